@@ -6,10 +6,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import mildtilt.build.EndPart;
 import mildtilt.build.Piece;
 import mildtilt.build.RodMakeUp;
 import mildtilt.build.Stud;
+import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Side;
 import mildtilt.id.Id;
 import mildtilt.job.Job;
@@ -139,7 +141,9 @@ public record PartLoad(
 
     private static void plate(SteeredAxle axle, Piece.ArmPlate p, Map<Rod, RodLoad> loads, List<PartLoad> all) {
         Optional<Double> length = p.of().length(axle);
-        Optional<RodLoad> load = pushedBy(axle, p.of()).map(loads::get);
+        Optional<RodLoad> load = pushedBy(axle, p.of()).stream()
+                .flatMap(rod -> Stream.ofNullable(loads.get(rod)))
+                .reduce(PartLoad::together);
         if (length.isEmpty() || load.isEmpty()) {
             return;
         }
@@ -154,16 +158,33 @@ public record PartLoad(
                 PLATE_YIELD);
     }
 
-    /** The rod at the end of an arm: of a steering arm, its tie rod. */
-    static Optional<Rod> pushedBy(SteeredAxle axle, Piece.ArmOf of) {
+    /** What two rods at one arm do to it: as one is pulled the other one is pushed, both the same way. */
+    private static RodLoad together(RodLoad a, RodLoad b) {
+        return new RodLoad(
+                a.rod(),
+                a.force() + b.force(),
+                a.kerbForce().flatMap(x -> b.kerbForce().map(y -> x + y)),
+                a.pullForce().flatMap(x -> b.pullForce().map(y -> x + y)),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
+    }
+
+    /** The rods at the end of an arm: of a steering arm, its tie rod; of a gear's arm that both tie rods begin on, both. */
+    static List<Rod> pushedBy(SteeredAxle axle, Piece.ArmOf of) {
         return switch (of) {
             case LEFT_STEERING_ARM, RIGHT_STEERING_ARM -> {
                 Side side = of == Piece.ArmOf.LEFT_STEERING_ARM ? Side.LEFT : Side.RIGHT;
-                yield Optional.of(
+                yield List.of(
                         axle.oneTieRod() ? Rod.TIE_ROD : side == Side.LEFT ? Rod.LEFT_TIE_ROD : Rod.RIGHT_TIE_ROD);
             }
-            case DRAG_LINK_ARM -> Optional.of(Rod.DRAG_LINK);
-            case GEAR_ARM -> axle.linkage().drivenRods().stream().findFirst();
+            case DRAG_LINK_ARM -> List.of(Rod.DRAG_LINK);
+            case GEAR_ARM -> {
+                List<Rod> driven = axle.linkage().drivenRods();
+                yield axle.gear() instanceof RackAndPinion
+                        ? List.of()
+                        : driven.isEmpty() ? List.of(Rod.LEFT_TIE_ROD, Rod.RIGHT_TIE_ROD) : List.of(driven.getFirst());
+            }
         };
     }
 

@@ -174,4 +174,20 @@ class PartLoadTest {
         var p = train.pose(sw, 0, 0).assembled().orElseThrow();
         return side == Side.LEFT ? p.left() : p.right();
     }
+
+    /** Both tie rods on the gear's arm push it the same way at once. */
+    @Test
+    void gearsArmWithBothTieRodsTakesBoth() {
+        Job rider = DemoJob.HEATH_RIDER.job();
+        Piece.ArmPlate plate = new Piece.ArmPlate(Id.Kind.PIECE.first(), "Stem arm", ArmOf.GEAR_ARM, 8, 26, 10, 9);
+        Analysis a = Analysis.of(rider.editMaking(m -> m.withPieces(List.of(plate))));
+        double tieRods = a.steer().orElseThrow().rodLoads().stream()
+                .mapToDouble(RodLoad::force)
+                .sum();
+        assertThat(a.parts())
+                .filteredOn(l -> l.kind() == PartLoad.Kind.ARM_PLATE)
+                .singleElement()
+                .satisfies(l ->
+                        assertThat(l.force(PartLoad.Load.PARKED).orElseThrow()).isCloseTo(tieRods, within(1e-9)));
+    }
 }

@@ -79,7 +79,9 @@ final class PartChecks {
                 Phrase.of(
                         (p.kind() == Kind.ARM_PLATE ? "" : "The ") + Phrase.name(p.what()) + " "
                                 + (margin < 1 ? "yields " : "has little strength in reserve ") + worst.label()
-                                + ": {0} in its rod give it {1}, and it yields at {2}; margin {3}, wanted {4}.",
+                                + ": {0} "
+                                + (p.kind() == Kind.ARM_PLATE ? "at its end" : "in its rod")
+                                + " give it {1}, and it yields at {2}; margin {3}, wanted {4}.",
                         Quantity.force(force),
                         Quantity.stress(p.stress(worst) * force),
                         Quantity.stress(p.yield()),
