@@ -100,7 +100,7 @@ public record Driver(
 
     private static void mustReach(Point hip, Pedals p, double thigh, double shin) {
         double level = Math.hypot(p.axle.x() - hip.x(), p.axle.z() - hip.z());
-        double farthest = Math.hypot(level + p.crank, p.apart / 2);
+        double farthest = Math.hypot(level + p.crank, p.axle.y() - hip.y());
         if (farthest >= thigh + shin || level - p.crank <= Math.abs(thigh - shin)) {
             throw new ImpossibleGeometryException(
                     "The driver's legs do not reach right round the pedals: correct a length, the seat or the pedals.");

@@ -60,5 +60,8 @@ class DriverTest {
         assertThatThrownBy(() -> PEDALLING.withPedals(Optional.of(new Pedals(new Point(300, 0, 350), 150, 160))))
                 .isInstanceOf(ImpossibleGeometryException.class)
                 .hasMessageContaining("do not reach right round the pedals");
+        assertThatThrownBy(() -> PEDALLING.withPedals(Optional.of(new Pedals(new Point(110, 620, 350), 150, 160))))
+                .as("far to the side")
+                .hasMessageContaining("do not reach right round the pedals");
     }
 }
