@@ -11,7 +11,10 @@ import java.util.stream.Stream;
 import mildtilt.app.forms.ChoiceField;
 import mildtilt.app.forms.SizeField;
 import mildtilt.describe.JobPlace;
+import mildtilt.describe.Ranges;
+import mildtilt.describe.RefusalText;
 import mildtilt.geometry.Axis;
+import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
@@ -182,7 +185,16 @@ final class ObstacleFields {
     }
 
     private static Job axle(Job job, Point to) {
+        mustBeAPlace(DRIVER.in("pedals").in("axle_mm"), to.x());
+        mustBeAPlace(DRIVER.in("pedals").in("axle_mm"), to.z());
         return driver(job, d -> d.withPedals(d.pedals().map(p -> new Driver.Pedals(to, p.crank(), p.apart()))));
+    }
+
+    /** As a file's is refused. */
+    private static void mustBeAPlace(JobPlace at, double mm) {
+        if (!Ranges.COORDINATE.holds(mm)) {
+            throw new ImpossibleGeometryException(RefusalText.outOfRange(at, mm, Ranges.COORDINATE));
+        }
     }
 
     static List<ChoiceField> driverChoices(Driver d) {
