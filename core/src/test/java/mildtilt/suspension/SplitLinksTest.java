@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Random;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
@@ -65,6 +66,41 @@ public class SplitLinksTest {
                 assertThat(l.casterDeg()).isCloseTo(k.casterDeg(), within(1e-7));
             }
         }
+    }
+
+    /** Wherever the rod's other end and the wheel are put, within reach or not, the one stands where the other does. */
+    @ParameterizedTest
+    @EnumSource(
+            value = DemoJob.class,
+            names = {"MARSH_CARRIER", "GARDEN_SHUTTLE"})
+    void anyPlaceIsReachedOrMissedAsWithTheArm(DemoJob demo) {
+        SteeredAxle axle = demo.job().axle().orElseThrow();
+        Point inner = axle.innerEnd(Side.LEFT).orElseThrow();
+        Suspension arms = axle.left().suspension();
+        Knuckle knuckle = axle.left().knuckle();
+        CornerSolver one = new CornerSolver(Side.LEFT, arms, knuckle, knuckle.tieRodPoint(), inner, "rod");
+        SplitLinkSolver two = new SplitLinkSolver(Side.LEFT, split(arms), knuckle, knuckle.tieRodPoint(), inner, "rod");
+        Random random = new Random(5);
+        int stood = 0;
+        int missed = 0;
+        for (int i = 0; i < 1500; i++) {
+            Point at = inner.plus(new Vector(
+                    10 * random.nextGaussian(), 300 * (random.nextDouble() - 0.5), 10 * random.nextGaussian()));
+            double travel = 240 * (random.nextDouble() - 0.5);
+            CornerPose byArm = one.solve(at, at, travel);
+            CornerPose byLinks = two.solve(at, at, travel);
+            if (byArm instanceof KnucklePose a) {
+                assertThat(byLinks).as(at + ", " + travel).isInstanceOf(KnucklePose.class);
+                assertThat(((KnucklePose) byLinks).tieRodPoint().distanceTo(a.tieRodPoint()))
+                        .isLessThan(1e-8);
+                stood++;
+            } else {
+                assertThat(byLinks).as(at + ", " + travel).isInstanceOf(CannotAssemble.class);
+                missed++;
+            }
+        }
+        assertThat(stood).isGreaterThan(1000);
+        assertThat(missed).isGreaterThan(20);
     }
 
     /** Level lower links whose lines meet at a point, under an upper ball joint: the axis runs through both. */
