@@ -64,7 +64,7 @@ class WorkbenchTest {
     }
 
     private void settle() throws Exception {
-        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> bench().analysisProperty()
+        WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> bench().analysisProperty()
                 .get()
                 .map(w -> w.now().job() == bench().job() && w.whole())
                 .orElse(false));
@@ -179,7 +179,7 @@ class WorkbenchTest {
         settle();
         assertThat(JobPoints.position(before(), HUB).z()).isEqualTo(1020);
         onFx(() -> bench().comparedProperty().set(CompareWith.OPENED));
-        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> before().equals(demo));
+        WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> before().equals(demo));
         onFx(() -> bench().pin());
         onFx(() -> bench().edit("and again", j -> moved(j, HUB, 0, 0, 10)));
         settle();
