@@ -23,7 +23,9 @@ import mildtilt.suspension.SplitLinks;
 import mildtilt.suspension.Strut;
 import mildtilt.suspension.TrailingArms;
 
-/** Vehicles begun on the start page and changed by what the panels offer, so that kinds meet that no demo has together. */
+/**
+ * Vehicles begun on the start page and changed by what the panels offer, so that kinds meet that no demo has together.
+ */
 public enum MixedVehicles {
     HANDLEBAR_ON_LINKS(
             AxleChoice.WISHBONES, GearChoice.HANDLEBAR, 960, 1290, 560, j -> j.editAxle(MixedVehicles::onLinks)),

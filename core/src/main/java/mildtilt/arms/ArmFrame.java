@@ -5,6 +5,7 @@ import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
+import mildtilt.linkage.KnuckleArm;
 import mildtilt.linkage.SteeredAxle;
 
 /**

@@ -8,6 +8,7 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
+import mildtilt.linkage.KnuckleArm;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.corner.Corner;
 import mildtilt.suspension.DoubleWishbone;
@@ -147,24 +148,18 @@ public final class CutAndMove {
                         wheel);
             case TrailingArms t ->
                 t.kingpin()
-                        .map(k -> List.of(
-                                new Mark("the kingpin's lower point", k.lower()),
-                                new Mark("the kingpin's upper point", k.upper()),
-                                wheel))
+                        .map(k -> ofKingpin(k.lower(), k.upper(), wheel))
                         .orElseGet(() -> List.of(
                                 new Mark("the lower ball joint", t.lowerEnd()),
                                 new Mark("the upper ball joint", t.upperEnd()),
                                 wheel));
-            case SwingBeam b ->
-                List.of(
-                        new Mark("the kingpin's lower point", b.lower()),
-                        new Mark("the kingpin's upper point", b.upper()),
-                        wheel);
-            case Kingpin k ->
-                List.of(
-                        new Mark("the kingpin's lower point", k.lower()),
-                        new Mark("the kingpin's upper point", k.upper()),
-                        wheel);
+            case SwingBeam b -> ofKingpin(b.lower(), b.upper(), wheel);
+            case Kingpin k -> ofKingpin(k.lower(), k.upper(), wheel);
         };
+    }
+
+    private static List<Mark> ofKingpin(Point lower, Point upper, Mark wheel) {
+        return List.of(
+                new Mark("the kingpin's lower point", lower), new Mark("the kingpin's upper point", upper), wheel);
     }
 }

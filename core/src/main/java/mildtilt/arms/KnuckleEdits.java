@@ -13,6 +13,7 @@ import mildtilt.linkage.ArmTieRods;
 import mildtilt.linkage.CentreLink;
 import mildtilt.linkage.DragLink;
 import mildtilt.linkage.DragLink.Attachment;
+import mildtilt.linkage.KnuckleArm;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.SwingArm;
 import mildtilt.linkage.corner.Corner;
@@ -145,7 +146,10 @@ public final class KnuckleEdits {
                 .orElse(job);
     }
 
-    /** The gear's arm, and what is on it or an idler with it, made longer or shorter by a factor; a rack stays as it is. */
+    /**
+     * The gear's arm, and what is on it or an idler with it, made longer or shorter by a factor; a rack stays as it
+     * is.
+     */
     public static Job scaledGearArm(Job job, double factor) {
         return job.editAxle(a -> {
             if (!(a.gear() instanceof ArmGear g)) {

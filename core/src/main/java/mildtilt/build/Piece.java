@@ -5,7 +5,7 @@ import mildtilt.gear.ArmGear;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Side;
 import mildtilt.id.Id;
-import mildtilt.linkage.DragLink;
+import mildtilt.linkage.KnuckleArm;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.withers.Withers;
 
@@ -57,24 +57,11 @@ public sealed interface Piece {
         /** From the axis it turns about, square, to the joint at its end, mm; empty where a vehicle has no such arm. */
         public Optional<Double> length(SteeredAxle axle) {
             return switch (this) {
-                case LEFT_STEERING_ARM -> Optional.of(steeringArm(axle, Side.LEFT));
-                case RIGHT_STEERING_ARM -> Optional.of(steeringArm(axle, Side.RIGHT));
-                case DRAG_LINK_ARM ->
-                    axle.linkage() instanceof DragLink d && d.attachment() instanceof DragLink.Attachment.OnKnuckle k
-                            ? Optional.of(axle.corner(k.side())
-                                    .suspension()
-                                    .steerAxis()
-                                    .distanceTo(k.point()))
-                            : Optional.empty();
+                case LEFT_STEERING_ARM -> Optional.of(KnuckleArm.LEFT_STEERING.length(axle));
+                case RIGHT_STEERING_ARM -> Optional.of(KnuckleArm.RIGHT_STEERING.length(axle));
+                case DRAG_LINK_ARM -> axle.dragLinkSide().map(_ -> KnuckleArm.DRAG_LINK.length(axle));
                 case GEAR_ARM -> axle.gear() instanceof ArmGear g ? Optional.of(g.armLength()) : Optional.empty();
             };
-        }
-
-        private static double steeringArm(SteeredAxle axle, Side side) {
-            return axle.corner(side)
-                    .suspension()
-                    .steerAxis()
-                    .distanceTo(axle.corner(side).knuckle().tieRodPoint());
         }
 
         static ArmOf steering(Side side) {

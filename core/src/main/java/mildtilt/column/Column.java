@@ -156,7 +156,8 @@ public record Column(
     }
 
     /**
-     * From the axis of the first shaft to where the hands pull, mm; the mean of both grips, which stand unequally far where
+     * From the axis of the first shaft to where the hands pull, mm; the mean of both grips, which stand unequally far
+     * where
      * the shaft does not point straight fore and aft, for both hands pull alike.
      */
     public double handRadius() {
@@ -168,7 +169,8 @@ public record Column(
     }
 
     /**
-     * How a bar runs from the hub to each grip as it is turned, the hub first, the left side before the right; none where it
+     * How a bar runs from the hub to each grip as it is turned, the hub first, the left side before the right; none
+     * where it
      * is a wheel.
      *
      * @param hub as the driver has set it

@@ -72,7 +72,8 @@ public record HandBar(Kind kind, double apart, double back, double up, double sw
     }
 
     /**
-     * How it runs from the hub to each grip, straight ahead, the hub first, mm: a handlebar rises before it goes out, levers go
+     * How it runs from the hub to each grip, straight ahead, the hub first, mm: a handlebar rises before it goes out,
+     * levers go
      * out level and then rise beside the driver.
      */
     private List<List<Vector>> runs() {

@@ -39,6 +39,15 @@ public record Direction(double x, double y, double z) {
         return Math.toDegrees(Math.atan2(y, x));
     }
 
+    /**
+     * How far another direction s turns seen from above for a turn about this one, k, rad per rad:
+     * {@code (s × (k × s))_z / (s_x² + s_y²)}.
+     */
+    public double headingPerTurn(Vector s) {
+        Vector ds = cross(s);
+        return (s.x() * ds.y() - s.y() * ds.x()) / (s.x() * s.x() + s.y() * s.y());
+    }
+
     public Vector times(double length) {
         return new Vector(x * length, y * length, z * length);
     }

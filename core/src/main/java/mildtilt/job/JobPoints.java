@@ -25,6 +25,7 @@ import mildtilt.job.PointId.InnerPivot;
 import mildtilt.job.PointId.JointCentre;
 import mildtilt.job.PointId.OnBeam;
 import mildtilt.job.PointId.OnCorner;
+import mildtilt.job.PointId.OnLinkage;
 import mildtilt.job.PointId.RelayDragLinkPoint;
 import mildtilt.job.PointId.RelayLinkPoint;
 import mildtilt.job.PointId.RelayPivot;
@@ -189,14 +190,7 @@ public final class JobPoints {
                         ? "rack, midway between pivots"
                         : "gear's arm, point on its shaft";
             case GearArmEnd _ -> "end of the gear's arm";
-            case IdlerPivot _,
-                    IdlerEnd _,
-                    CrankPivot _,
-                    RelayPivot _,
-                    RelayLinkPoint _,
-                    RelayDragLinkPoint _,
-                    DrivenPoint _,
-                    InnerPivot _ -> ofLinkage(job, id).label();
+            case OnLinkage _ -> ofLinkage(job, id).label();
             case OnBeam b -> b.which().label();
             case PointId.ObstaclePoint o -> pointLabel(obstacle(job, o), o.point());
             case PointId.DriverHip _ -> "driver's hip";
@@ -218,14 +212,7 @@ public final class JobPoints {
                     case ArmGear g -> g.axis().origin();
                 };
             case GearArmEnd _ -> arm(job, id).armEnd();
-            case IdlerPivot _,
-                    IdlerEnd _,
-                    CrankPivot _,
-                    RelayPivot _,
-                    RelayLinkPoint _,
-                    RelayDragLinkPoint _,
-                    DrivenPoint _,
-                    InnerPivot _ -> ofLinkage(job, id).at();
+            case OnLinkage _ -> ofLinkage(job, id).at();
             case OnBeam b -> ofBeam(job, b).at();
             case PointId.ObstaclePoint o -> obstacle(job, o).shape().points().get(o.point());
             case PointId.DriverHip _ -> driver(job).hip();
@@ -268,14 +255,7 @@ public final class JobPoints {
                             ? moved.withLinkage(r.placed(g, Placing.moved(to.minus(g.armEnd()))))
                             : moved;
                 });
-            case IdlerPivot _,
-                    IdlerEnd _,
-                    CrankPivot _,
-                    RelayPivot _,
-                    RelayLinkPoint _,
-                    RelayDragLinkPoint _,
-                    DrivenPoint _,
-                    InnerPivot _ -> job.withAxle(ofLinkage(job, id).moved().apply(to));
+            case OnLinkage _ -> job.withAxle(ofLinkage(job, id).moved().apply(to));
             case OnBeam b -> job.editAxle(a -> a.withBeam(ofBeam(job, b).moved().apply(to)));
             case PointId.ObstaclePoint o -> {
                 Obstacle was = obstacle(job, o);

@@ -24,31 +24,34 @@ public sealed interface PointId {
     /** The end of a gear's arm. */
     record GearArmEnd() implements PointId {}
 
-    /** On the idler arm's axis; moving it moves the whole idler. */
-    record IdlerPivot() implements PointId {}
+    /** Of what stands between the gear and the tie rods, their inner ends with it. */
+    sealed interface OnLinkage extends PointId {}
 
-    record IdlerEnd() implements PointId {}
+    /** On the idler arm's axis; moving it moves the whole idler. */
+    record IdlerPivot() implements OnLinkage {}
+
+    record IdlerEnd() implements OnLinkage {}
 
     /** On the bell crank's axis; moving it moves the whole crank. */
-    record CrankPivot() implements PointId {}
+    record CrankPivot() implements OnLinkage {}
 
     /** On the relay arm's axis; moving it moves the whole arm. */
-    record RelayPivot() implements PointId {}
+    record RelayPivot() implements OnLinkage {}
 
     /** Where the link from the gear's arm meets the relay arm. */
-    record RelayLinkPoint() implements PointId {}
+    record RelayLinkPoint() implements OnLinkage {}
 
     /** Where the drag link begins on the relay arm. */
-    record RelayDragLinkPoint() implements PointId {}
+    record RelayDragLinkPoint() implements OnLinkage {}
 
     /** Where the rod from the gear's arm drives: on a knuckle, a bell crank or a shuttle. */
-    record DrivenPoint() implements PointId {}
+    record DrivenPoint() implements OnLinkage {}
 
     /**
      * Inner end of a tie rod. On a rack, moving it across moves both inner pivots apart alike; up, down, fore
      * and aft it takes the rack along.
      */
-    record InnerPivot(Side side) implements PointId {}
+    record InnerPivot(Side side) implements OnLinkage {}
 
     /** Of what holds a beam axle, or of the pin it rolls on. */
     record OnBeam(BeamPoint.Which which) implements PointId {}
@@ -111,13 +114,7 @@ public sealed interface PointId {
                     BearingMiddle _,
                     GearCentre _,
                     GearArmEnd _,
-                    IdlerPivot _,
-                    IdlerEnd _,
-                    CrankPivot _,
-                    RelayPivot _,
-                    RelayLinkPoint _,
-                    RelayDragLinkPoint _,
-                    DrivenPoint _,
+                    OnLinkage _,
                     ObstaclePoint _,
                     DriverHip _,
                     DriverHeel _ -> this;

@@ -12,7 +12,7 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
-import mildtilt.linkage.DragLink;
+import mildtilt.linkage.KnuckleArm;
 import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
 
@@ -109,10 +109,7 @@ public record VehicleScale(double track, double wheelbase, double tyre) {
 
     /** Of the arm that a drag link pushes on a knuckle, in lengths of the gear's arm. */
     private static Optional<Double> lever(SteeredAxle a) {
-        return a.linkage() instanceof DragLink d && d.attachment() instanceof DragLink.Attachment.OnKnuckle k
-                ? a.armGear()
-                        .map(g -> a.corner(k.side()).suspension().steerAxis().distanceTo(k.point()) / g.armLength())
-                : Optional.empty();
+        return a.dragLinkSide().flatMap(_ -> a.armGear()).map(g -> KnuckleArm.DRAG_LINK.length(a) / g.armLength());
     }
 
     /** With the right side the mirror image again where it was one. */

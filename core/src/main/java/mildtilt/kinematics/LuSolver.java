@@ -1,7 +1,8 @@
 package mildtilt.kinematics;
 
 /**
- * Solves small dense systems by elimination with row exchanges, in place: a pose takes a handful of these, so that nothing is
+ * Solves small dense systems by elimination with row exchanges, in place: a pose takes a handful of these, so that
+ * nothing is
  * allocated. (G. Golub, C. Van Loan, Matrix Computations, section 3.4.)
  */
 public final class LuSolver {

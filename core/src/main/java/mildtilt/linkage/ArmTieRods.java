@@ -10,11 +10,10 @@ import mildtilt.geometry.Placing;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
-import mildtilt.linkage.rods.Rod;
-import mildtilt.linkage.rods.RodEnds;
 
 /**
- * Both tie rods on the gear's arm itself, as on karts and quads with an arm on the column and on light cars with a box in the
+ * Both tie rods on the gear's arm itself, as on karts and quads with an arm on the column and on light cars with a box
+ * in the
  * middle.
  *
  * @param leftPoint where the left tie rod meets the arm, straight ahead, mm
@@ -65,36 +64,6 @@ public record ArmTieRods(Point leftPoint, Optional<Point> ownRightPoint) impleme
     @Override
     public Optional<Point> inner(Gear gear, Side side) {
         return Optional.of(point(side));
-    }
-
-    @Override
-    public boolean innersSlide() {
-        return false;
-    }
-
-    @Override
-    public List<Rod> drivenRods() {
-        return List.of();
-    }
-
-    @Override
-    public Optional<RelayPart> relay() {
-        return Optional.empty();
-    }
-
-    @Override
-    public boolean relayOnItsOwn() {
-        return false;
-    }
-
-    @Override
-    public Optional<RodEnds> drivenEnds(Rod rod) {
-        return Optional.empty();
-    }
-
-    @Override
-    public ArmTieRods withDrivenEnds(Rod rod, RodEnds ends) {
-        return this;
     }
 
     @Override

@@ -109,7 +109,9 @@ public final class AxleSolver {
                 .orElseGet(() -> motion.stance(gearInputLeft, footing, gearMove));
     }
 
-    /** Where the gear's housing goes with the axle. Travel as for {@link #pose}; empty where the beam can't go there. */
+    /**
+     * Where the gear's housing goes with the axle. Travel as for {@link #pose}; empty where the beam can't go there.
+     */
     public Optional<RigidMove> gearMove(double travelLeft, double travelRight) {
         return axle.gearOnAxle()
                 ? place(travelLeft, travelRight).now().map(at -> RigidMove.between(beamDesign, at))

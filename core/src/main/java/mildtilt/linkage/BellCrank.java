@@ -89,11 +89,6 @@ public record BellCrank(
     }
 
     @Override
-    public boolean innersSlide() {
-        return false;
-    }
-
-    @Override
     public boolean relayOnItsOwn() {
         return true;
     }

@@ -9,7 +9,6 @@ import mildtilt.geometry.Placing;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.linkage.rods.Rod;
-import mildtilt.linkage.rods.RodEnds;
 
 /**
  * A centre link between the pitman arm and an idler arm, with the tie rods' inner ends on it.
@@ -84,27 +83,6 @@ public record CentreLink(Optional<SwingArm> ownIdler, double leftFraction, doubl
     public Optional<Point> inner(Gear gear, Side side) {
         ArmGear arm = armOf(gear);
         return Optional.of(innerAt(side, arm.armEnd(), idler(arm).end()));
-    }
-
-    @Override
-    public boolean innersSlide() {
-        return false;
-    }
-
-    /** Its ends turn on the arms. */
-    @Override
-    public boolean relayOnItsOwn() {
-        return false;
-    }
-
-    @Override
-    public Optional<RodEnds> drivenEnds(Rod rod) {
-        return Optional.empty();
-    }
-
-    @Override
-    public CentreLink withDrivenEnds(Rod rod, RodEnds ends) {
-        return this;
     }
 
     @Override

@@ -14,7 +14,8 @@ import mildtilt.linkage.rods.Rod;
 import mildtilt.linkage.rods.RodEnds;
 
 /**
- * A drag link from the gear's arm, or from a relay arm that a link from there turns, and one tie rod from knuckle to knuckle.
+ * A drag link from the gear's arm, or from a relay arm that a link from there turns, and one tie rod from knuckle to
+ * knuckle.
  *
  * @param ends the drag link's joints: outer where it drives, inner at the gear's arm or the relay arm
  * @param relayArm between gear and drag link; empty where the drag link begins at the gear's arm
@@ -117,11 +118,6 @@ public record DragLink(Attachment attachment, RodEnds ends, Optional<RelayArm> r
     @Override
     public Optional<Point> inner(Gear gear, Side side) {
         return Optional.empty();
-    }
-
-    @Override
-    public boolean innersSlide() {
-        return false;
     }
 
     @Override

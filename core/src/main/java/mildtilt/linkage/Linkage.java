@@ -38,22 +38,34 @@ public sealed interface Linkage permits RackTieRods, ArmTieRods, CentreLink, Dra
     Optional<Point> inner(Gear gear, Side side);
 
     /** Whether the tie rods begin on a part that slides rather than turns. */
-    boolean innersSlide();
+    default boolean innersSlide() {
+        return false;
+    }
 
     /** The rods between the gear's arm and what the tie rods begin on, the one that the gear's arm pushes first. */
-    List<Rod> drivenRods();
+    default List<Rod> drivenRods() {
+        return List.of();
+    }
 
     /** What passes the movement on from that rod to the tie rods, if anything does. */
-    Optional<RelayPart> relay();
+    default Optional<RelayPart> relay() {
+        return Optional.empty();
+    }
 
     /** Whether that stands on mounts of its own, which can be on another body than the gear's. */
-    boolean relayOnItsOwn();
+    default boolean relayOnItsOwn() {
+        return false;
+    }
 
     /** Both ends of such a rod, and what it is made of; empty where its ends turn on the arms themselves. */
-    Optional<RodEnds> drivenEnds(Rod rod);
+    default Optional<RodEnds> drivenEnds(Rod rod) {
+        return Optional.empty();
+    }
 
     /** With other ends; as it is if it has no such rod. */
-    Linkage withDrivenEnds(Rod rod, RodEnds ends);
+    default Linkage withDrivenEnds(Rod rod, RodEnds ends) {
+        return this;
+    }
 
     /** Points of its own that can be measured and moved, in the order of the train; the tie rods' inner ends last. */
     List<LinkagePoint> points(SteeredAxle axle);

@@ -9,8 +9,6 @@ import mildtilt.geometry.Placing;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
-import mildtilt.linkage.rods.Rod;
-import mildtilt.linkage.rods.RodEnds;
 
 /** A tie rod from each end of the rack to the steering arm on that side. */
 public record RackTieRods() implements Linkage {
@@ -51,31 +49,6 @@ public record RackTieRods() implements Linkage {
     @Override
     public boolean innersSlide() {
         return true;
-    }
-
-    @Override
-    public List<Rod> drivenRods() {
-        return List.of();
-    }
-
-    @Override
-    public Optional<RelayPart> relay() {
-        return Optional.empty();
-    }
-
-    @Override
-    public boolean relayOnItsOwn() {
-        return false;
-    }
-
-    @Override
-    public Optional<RodEnds> drivenEnds(Rod rod) {
-        return Optional.empty();
-    }
-
-    @Override
-    public RackTieRods withDrivenEnds(Rod rod, RodEnds ends) {
-        return this;
     }
 
     @Override

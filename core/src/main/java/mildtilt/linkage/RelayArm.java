@@ -9,7 +9,8 @@ import mildtilt.linkage.rods.RodEnds;
 import mildtilt.withers.Withers;
 
 /**
- * An arm, or two, on a pivot of its own, that takes the movement of the gear's arm further: a link from the gear's arm turns
+ * An arm, or two, on a pivot of its own, that takes the movement of the gear's arm further: a link from the gear's arm
+ * turns
  * it, and the drag link begins on it.
  *
  * @param pivot its axis, pointing up
@@ -38,7 +39,8 @@ public record RelayArm(Axis pivot, Point linkPoint, Point dragLinkPoint, RodEnds
     }
 
     /**
-     * A relay arm to begin with, half-way along a drag link that has none yet: both rods at one point of a single arm that
+     * A relay arm to begin with, half-way along a drag link that has none yet: both rods at one point of a single arm
+     * that
      * stands as the gear's arm does.
      *
      * @param gearPivot the gear's shaft

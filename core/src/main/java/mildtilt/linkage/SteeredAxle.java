@@ -27,7 +27,8 @@ import mildtilt.withers.Withers;
  * The gear, the linkage and the two corners it turns.
  *
  * @param statedGearOn what the gear's housing is bolted to; empty where nobody has said, which counts as the frame
- * @param statedRelayOn what the pivot of a bell crank or relay arm, or a shuttle's bar, is bolted to; empty if it is what the gear is on
+ * @param statedRelayOn what the pivot of a bell crank or relay arm, or a shuttle's bar, is bolted to; empty if it is
+ *     what the gear is on
  * @param beam the axle beam that carries both kingpins; empty for wheels that travel on their own, and for
  *     kingpins fixed to the frame
  * @param ownRight the right corner where it differs; empty if it is the mirror image of the left
@@ -223,7 +224,9 @@ public record SteeredAxle(
         return withGear(gear.placed(placing)).withLinkage(linkage.placed(gear, placing));
     }
 
-    /** With a gear that drives the other way. Holes in an arm on the column go to the other side of its shaft with it. */
+    /**
+     * With a gear that drives the other way. Holes in an arm on the column go to the other side of its shaft with it.
+     */
     public SteeredAxle withGearReversed() {
         SteeredAxle reversed = withGear(gear.reversed());
         return gear instanceof ColumnArm c && linkage instanceof ArmTieRods r

@@ -170,7 +170,10 @@ public record PartLoad(
                 Optional.empty());
     }
 
-    /** The rods at the end of an arm: of a steering arm, its tie rod; of a gear's arm that both tie rods begin on, both. */
+    /**
+     * The rods at the end of an arm: of a steering arm, its tie rod; of a gear's arm that both tie rods begin on,
+     * both.
+     */
     static List<Rod> pushedBy(SteeredAxle axle, Piece.ArmOf of) {
         return switch (of) {
             case LEFT_STEERING_ARM, RIGHT_STEERING_ARM -> {

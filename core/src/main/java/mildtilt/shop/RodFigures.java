@@ -329,8 +329,7 @@ public record RodFigures(
             return Optional.empty();
         }
         Vector s = c.knuckle().spinAxisPoint().minus(c.knuckle().wheelCentre());
-        Vector ds = k.cross(s);
-        double heading = (s.x() * ds.y() - s.y() * ds.x()) / (s.x() * s.x() + s.y() * s.y());
+        double heading = steer.direction().headingPerTurn(s);
         // A left wheel steered left toes out, a right wheel toes in.
         return Optional.of(-side.sign() * Math.toDegrees(heading / along));
     }

@@ -1,6 +1,5 @@
 package mildtilt.solve;
 
-import mildtilt.arms.KnuckleArm;
 import mildtilt.arms.KnuckleChange;
 import mildtilt.arms.KnuckleEdits;
 import mildtilt.gear.ArmGear;
@@ -10,6 +9,7 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
 import mildtilt.linkage.BellCrank;
+import mildtilt.linkage.KnuckleArm;
 import mildtilt.linkage.LinkagePoint;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.beam.Beam;

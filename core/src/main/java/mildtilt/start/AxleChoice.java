@@ -31,7 +31,8 @@ public enum AxleChoice {
     }
 
     /**
-     * Each wheel on links of its own that any gear on the frame can steer. Trailing arms are not: they carry the wheel straight
+     * Each wheel on links of its own that any gear on the frame can steer. Trailing arms are not: they carry the wheel
+     * straight
      * up, which only long tie rods follow.
      */
     boolean independent() {

@@ -50,7 +50,8 @@ public record FrontView(
     }
 
     /**
-     * Empty for a kingpin, a swing beam, trailing arms and separate links, where one rod joins both arms, and where the plane of an arm stands upright: it turns about
+     * Empty for a kingpin, a swing beam, trailing arms and separate links, where one rod joins both arms, and where
+     * the plane of an arm stands upright: it turns about
      * no line then.
      */
     public static Optional<FrontView> of(SteeredAxle axle, Side side) {

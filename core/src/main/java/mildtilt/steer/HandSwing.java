@@ -33,16 +33,16 @@ public record HandSwing(
      */
     public record Reach(Side side, double turnedDeg, double mm) {}
 
-    /** Empty where the hands hold a wheel, or there is no column. */
-    public static Optional<HandSwing> of(Job job, SteerFigures figures) {
+    /**
+     * Empty where the hands hold a wheel, or there is no column.
+     *
+     * @param leftDeg turned to the left for full lock, degrees
+     * @param rightDeg turned to the right for full lock, degrees
+     */
+    static Optional<HandSwing> of(Job job, double leftDeg, double rightDeg) {
         return job.column().flatMap(c -> c.wheel()
                 .bar()
-                .map(b -> of(
-                        c,
-                        b,
-                        Math.abs(figures.lock(Side.LEFT).turn().steeringWheelDeg()),
-                        Math.abs(figures.lock(Side.RIGHT).turn().steeringWheelDeg()),
-                        job.surroundings().driver())));
+                .map(b -> of(c, b, leftDeg, rightDeg, job.surroundings().driver())));
     }
 
     /** The same turns of another bar on the same column: what the wheels need does not change with it. */

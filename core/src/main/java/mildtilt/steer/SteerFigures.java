@@ -10,6 +10,7 @@ import mildtilt.geometry.Side;
 import mildtilt.linkage.rods.Rod;
 import mildtilt.steer.forces.Effort;
 import mildtilt.steer.forces.RodLoad;
+import mildtilt.steer.forces.RodPlay;
 import mildtilt.steer.forces.WeightLift;
 import mildtilt.steer.position.AxlePose;
 import mildtilt.steer.range.LockLimits;
@@ -54,6 +55,8 @@ import mildtilt.suspension.KnucklePose;
  * @param locks where the lock really ends at ride height, each way, stops and tyres with it
  * @param effort empty without a known load or a steering wheel
  * @param rodLoads what each rod carries, where the effort is known
+ * @param hands where a bar takes the hands; empty where they hold a wheel
+ * @param play what rods that give along their length free; empty where none does
  */
 public record SteerFigures(
         Map<Rod, Double> lengths,
@@ -81,7 +84,9 @@ public record SteerFigures(
         LockLimits limits,
         Map<Side, Lock> locks,
         Optional<Effort> effort,
-        List<RodLoad> rodLoads) {
+        List<RodLoad> rodLoads,
+        Optional<HandSwing> hands,
+        Optional<RodPlay> play) {
 
     public SteerFigures {
         lengths = Collections.unmodifiableMap(new TreeMap<>(lengths));

@@ -22,6 +22,7 @@ import mildtilt.steer.SteerFigures.SteerRow;
 import mildtilt.steer.forces.Effort;
 import mildtilt.steer.forces.KerbLoad;
 import mildtilt.steer.forces.RodLoad;
+import mildtilt.steer.forces.RodPlay;
 import mildtilt.steer.forces.WeightLift;
 import mildtilt.steer.position.AxlePose;
 import mildtilt.steer.position.Grid;
@@ -148,7 +149,9 @@ public final class SteerSweep {
                                 e,
                                 KerbLoad.of(train, job, loadedRight, loadedLeft),
                                 Effort.heavyPull(train, job)))
-                        .orElse(List.of()));
+                        .orElse(List.of()),
+                HandSwing.of(job, Math.abs(lockLeft), Math.abs(lockRight)),
+                RodPlay.of(train));
     }
 
     private Optional<Double> ackermannWithoutToe(Reach toLeft, Reach toRight) {

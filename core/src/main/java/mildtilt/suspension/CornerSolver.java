@@ -19,7 +19,8 @@ import org.hipparchus.optim.univariate.UnivariatePointValuePair;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Finds how the knuckle of a wheel that moves on its own stands (double wishbones, trailing arms with ball joints, or a strut) for a travel
+ * Finds how the knuckle of a wheel that moves on its own stands (double wishbones, trailing arms with ball joints, or
+ * a strut) for a travel
  * of that wheel and a place of its rod's other end. Made ready once for a corner, then asked for any number
  * of poses.
  *

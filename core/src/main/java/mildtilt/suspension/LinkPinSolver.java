@@ -11,8 +11,10 @@ import mildtilt.suspension.CannotAssemble.Reason;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 
 /**
- * Finds how the knuckle of trailing arms with link pins stands: arms and carrier are a four-bar linkage in the plane square
- * to the pivots, which is swung until the wheel centre, carried with it straight ahead, has risen as asked (as on a beam
+ * Finds how the knuckle of trailing arms with link pins stands: arms and carrier are a four-bar linkage in the plane
+ * square
+ * to the pivots, which is swung until the wheel centre, carried with it straight ahead, has risen as asked (as on a
+ * beam
  * axle, steering does not count); then the knuckle turns on its kingpin.
  */
 public final class LinkPinSolver implements TravellingCorner {
@@ -104,7 +106,9 @@ public final class LinkPinSolver implements TravellingCorner {
         return kingpin.solve(carrier(swing).frame(design), anchor, tieRodInner);
     }
 
-    /** The wheel turns back, or the arms come into line, within one step: the height may still lie before that place. */
+    /**
+     * The wheel turns back, or the arms come into line, within one step: the height may still lie before that place.
+     */
     private CornerPose lastBefore(double from, double to, double travel, Point anchor, Point tieRodInner) {
         double low = from;
         double high = to;

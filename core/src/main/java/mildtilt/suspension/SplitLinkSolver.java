@@ -1,12 +1,12 @@
 package mildtilt.suspension;
 
-import java.util.ArrayList;
 import java.util.List;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Frame;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
+import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.kinematics.LuSolver;
@@ -15,15 +15,18 @@ import mildtilt.suspension.SplitLinks.Upper;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Finds how a knuckle on separate links stands. Its six freedoms are held by the links (or two of them by a strut), by the rod
- * that steers it and by the height of the wheel centre: six equations, solved by Newton's steps. The way from the design
- * position is gone in stretches, first to the height, then with the rod's other end, so that the answer stays on the branch it
+ * Finds how a knuckle on separate links stands. Its six freedoms are held by the links (or two of them by a strut), by
+ * the rod
+ * that steers it and by the height of the wheel centre: six equations, solved by Newton's steps. The way from the
+ * design
+ * position is gone in stretches, first to the height, then with the rod's other end, so that the answer stays on the
+ * branch it
  * has there; where the equations come to be singular the mechanism ends.
  */
 public final class SplitLinkSolver implements TravellingCorner {
 
     private static final double RESIDUAL = 1e-11;
-    /** Of lengths that differ by rounding. */
+    /** A step below this is rounding, mm or rad. */
     private static final double SMALLEST_STEP = 1e-12;
 
     private static final double STRETCH = 30;
@@ -33,6 +36,7 @@ public final class SplitLinkSolver implements TravellingCorner {
 
     private final Side side;
     private final SplitLinks links;
+    private final List<SuspensionLink> rods;
     private final Knuckle knuckle;
     private final Point rodPoint;
     private final Point anchorDesign;
@@ -50,6 +54,7 @@ public final class SplitLinkSolver implements TravellingCorner {
     public SplitLinkSolver(Side side, SplitLinks links, Knuckle knuckle, Point rodPoint, Point anchor, String rod) {
         this.side = side;
         this.links = links;
+        rods = links.links();
         this.knuckle = knuckle;
         this.rodPoint = rodPoint;
         this.rod = rod;
@@ -110,7 +115,10 @@ public final class SplitLinkSolver implements TravellingCorner {
         return pose(steered.frame, tieRodInner);
     }
 
-    /** How much longer (+) or shorter the rod would have to be: from one that reaches toward its length, as far as it goes. */
+    /**
+     * How much longer (+) or shorter the rod would have to be: from one that reaches toward its length, as far as it
+     * goes.
+     */
     private double missing(Frame frame, Point anchor, double travel) {
         double reaches = frame.carried(rodPoint, design).distanceTo(anchor);
         Gone gone = go(frame, new Wanted(anchor, travel, reaches), new Wanted(anchor, travel, rodLength));
@@ -191,14 +199,15 @@ public final class SplitLinkSolver implements TravellingCorner {
     }
 
     /**
-     * The equations about a pose, divided so that each tells mm: rows of links (and strut), rod, height; x what is still
+     * The equations about a pose, divided so that each tells mm: rows of links (and strut), rod, height; x what is
+     * still
      * wanted of each.
      *
      * @return the most that any is off, mm
      */
     private double fill(double[][] m, double[] x, Frame at, Wanted wanted) {
         int row = 0;
-        for (SuspensionLink l : links.links()) {
+        for (SuspensionLink l : rods) {
             row = distance(m, x, row, at, l.outer(), l.inner(), l.length());
         }
         if (links.upper() instanceof Upper.StrutTop s) {
@@ -253,20 +262,8 @@ public final class SplitLinkSolver implements TravellingCorner {
     }
 
     private CornerPose pose(Frame now, Point tieRodInner) {
-        List<double[]> rows = new ArrayList<>();
-        Point near = now.origin();
-        for (SuspensionLink l : links.links()) {
-            SteerTwist.link(rows, near, l.inner(), now.carried(l.outer(), design));
-        }
-        if (links.upper() instanceof Upper.StrutTop s) {
-            SteerTwist.strut(
-                    rows,
-                    near,
-                    s.topMount(),
-                    now.carried(s.axis().direction().vector(), design).direction());
-        }
         double rise = now.origin().z() - design.origin().z();
-        return SteerTwist.axis(rows, near)
+        return SteerTwist.of(links.lowerFront(), links.lowerRear(), links.upper(), RigidMove.between(design, now))
                 .<CornerPose>map(steer -> pose(now, tieRodInner, steer, rise))
                 .orElseGet(() -> new CannotAssemble(side.label() + " suspension", rise, Reason.WHEEL_TRAVEL));
     }

@@ -3,15 +3,20 @@ package mildtilt.suspension;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.SequencedMap;
+import java.util.stream.Stream;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
+import mildtilt.geometry.RigidMove;
 import mildtilt.withers.Withers;
 
 /**
- * A knuckle whose lower arm is two separate links, each with a joint of its own at the knuckle, and whose upper end is held
- * by two links as well or by a strut. It steers about no joint: the steer axis is the line that meets the lines of all the
- * links, and it moves in the knuckle as the wheel is turned. Where both links of a pair end in one joint they are an arm.
+ * A knuckle whose lower arm is two separate links, each with a joint of its own at the knuckle, and whose upper end is
+ * held
+ * by two links as well or by a strut. It steers about no joint: the steer axis is the line that meets the lines of all
+ * the
+ * links, and it moves in the knuckle as the wheel is turned. Where both links of a pair end in one joint they are an
+ * arm.
  *
  * @param lowerFront of the lower links the one whose frame end is further forward
  * @param lowerRear the other lower link
@@ -47,6 +52,14 @@ public record SplitLinks(SuspensionLink lowerFront, SuspensionLink lowerRear, Up
             };
         }
 
+        /** The links of it; none of a strut. */
+        default List<SuspensionLink> links() {
+            return switch (this) {
+                case TwoLinks t -> List.of(t.front, t.rear);
+                case StrutTop _ -> List.of();
+            };
+        }
+
         /** Height at which the knuckle is held, mm. */
         default double height() {
             return switch (this) {
@@ -73,7 +86,7 @@ public record SplitLinks(SuspensionLink lowerFront, SuspensionLink lowerRear, Up
         if (upper instanceof Upper.StrutTop s && s.topMount.distanceTo(s.axisLowerPoint) < LEAST_APART) {
             throw new ImpossibleGeometryException("The strut's two points are in one place.");
         }
-        if (SteerTwist.of(lowerFront, lowerRear, upper).isEmpty()) {
+        if (SteerTwist.of(lowerFront, lowerRear, upper, RigidMove.NONE).isEmpty()) {
             throw new ImpossibleGeometryException(
                     "The links leave the knuckle no upright axis to steer about: two of them lie in one line, or all are parallel.");
         }
@@ -116,10 +129,8 @@ public record SplitLinks(SuspensionLink lowerFront, SuspensionLink lowerRear, Up
 
     /** All of them, the lower ones first. */
     public List<SuspensionLink> links() {
-        return switch (upper) {
-            case Upper.TwoLinks t -> List.of(lowerFront, lowerRear, t.front, t.rear);
-            case Upper.StrutTop _ -> List.of(lowerFront, lowerRear);
-        };
+        return Stream.concat(Stream.of(lowerFront, lowerRear), upper.links().stream())
+                .toList();
     }
 
     /** Height at which the lower links hold the knuckle, mm. */
@@ -134,7 +145,7 @@ public record SplitLinks(SuspensionLink lowerFront, SuspensionLink lowerRear, Up
 
     @Override
     public Axis steerAxis() {
-        Axis axis = SteerTwist.of(lowerFront, lowerRear, upper).orElseThrow();
+        Axis axis = SteerTwist.of(lowerFront, lowerRear, upper, RigidMove.NONE).orElseThrow();
         return Axis.through(axis.atHeight(lowHeight()), axis.atHeight(upper.height()));
     }
 

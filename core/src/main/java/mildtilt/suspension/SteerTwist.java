@@ -3,8 +3,10 @@ package mildtilt.suspension;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
+import mildtilt.geometry.Placing;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 import mildtilt.suspension.SplitLinks.Upper;
@@ -12,9 +14,12 @@ import mildtilt.suspension.SplitLinks.Upper;
 /**
  * The axis a knuckle begins to turn about when it is steered, its links kept where they are.
  *
- * <p>Each link keeps the knuckle's joint from moving along it: {@code u · (v + ω × p) = 0} for the velocity v of the origin and
- * the turn ω. Four such rows leave two motions; of what they make up the two pure turns (v · ω = 0, a quadratic) are the two
- * lines that meet all four links, and the one that stands upright is the steer axis. (J. Phillips, Freedom in Machinery,
+ * <p>Each link keeps the knuckle's joint from moving along it: {@code u · (v + ω × p) = 0} for the velocity v of the
+ * origin and
+ * the turn ω. Four such rows leave two motions; of what they make up the two pure turns (v · ω = 0, a quadratic) are
+ * the two
+ * lines that meet all four links, and the one that stands upright is the steer axis. (J. Phillips, Freedom in
+ * Machinery,
  * chapters 6 and 15.) A strut stands for two links through its top mount, square to it and to each other.
  */
 final class SteerTwist {
@@ -26,44 +31,37 @@ final class SteerTwist {
 
     private SteerTwist() {}
 
-    /** In the design position. Empty where there is no such axis. */
-    static Optional<Axis> of(SuspensionLink lowerFront, SuspensionLink lowerRear, Upper upper) {
+    /**
+     * Upward. Empty where there is no such axis.
+     *
+     * @param knuckle where the knuckle has gone from the design position
+     */
+    static Optional<Axis> of(SuspensionLink lowerFront, SuspensionLink lowerRear, Upper upper, Placing knuckle) {
         List<double[]> rows = new ArrayList<>();
-        Point near = lowerFront.outer();
-        link(rows, near, lowerFront.inner(), lowerFront.outer());
-        link(rows, near, lowerRear.inner(), lowerRear.outer());
-        switch (upper) {
-            case Upper.TwoLinks t -> {
-                link(rows, near, t.front().inner(), t.front().outer());
-                link(rows, near, t.rear().inner(), t.rear().outer());
-            }
-            case Upper.StrutTop s -> strut(rows, near, s.topMount(), s.axis().direction());
+        Point near = knuckle.point(lowerFront.outer());
+        Stream.concat(Stream.of(lowerFront, lowerRear), upper.links().stream()).forEach(l -> {
+            Point outer = knuckle.point(l.outer());
+            row(rows, near, outer.minus(l.inner()).direction().vector(), outer);
+        });
+        if (upper instanceof Upper.StrutTop s) {
+            Direction along = knuckle.direction(s.axis().direction());
+            Vector one = along.anySquare().vector();
+            row(rows, near, one, s.topMount());
+            row(rows, near, along.cross(one), s.topMount());
         }
         return axis(rows, near);
     }
 
-    /** A row of a link. @param near what velocities are told at */
-    static void link(List<double[]> rows, Point near, Point inner, Point outer) {
-        row(rows, near, outer.minus(inner).direction().vector(), outer);
-    }
-
-    /** Both rows of a strut. */
-    static void strut(List<double[]> rows, Point near, Point topMount, Direction along) {
-        Vector one = along.anySquare().vector();
-        row(rows, near, one, topMount);
-        row(rows, near, along.cross(one), topMount);
-    }
-
+    /** A row for no velocity along u at a point. @param near where the velocity is counted from */
     private static void row(List<double[]> rows, Point near, Vector u, Point at) {
         Vector turn = at.minus(near).cross(u);
         rows.add(new double[] {u.x(), u.y(), u.z(), turn.x() / SCALE, turn.y() / SCALE, turn.z() / SCALE});
     }
 
-    /** Turns are told in this many mm, so that they weigh as much as shifts. */
+    /** A turn counts by how far it carries a point at this distance, mm, so that it weighs as much as a shift. */
     private static final double SCALE = 200;
 
-    /** Upward. */
-    static Optional<Axis> axis(List<double[]> rows, Point near) {
+    private static Optional<Axis> axis(List<double[]> rows, Point near) {
         double[][] free = free(rows);
         if (free.length != 2) {
             return Optional.empty();

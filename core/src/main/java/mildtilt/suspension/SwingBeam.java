@@ -8,8 +8,10 @@ import mildtilt.geometry.Point;
 import mildtilt.withers.Withers;
 
 /**
- * A long beam of this wheel's own, pivoted on the frame near or past the middle and held fore and aft by a radius arm that is
- * one piece with it. It swings about the line through both joints; a kingpin, or two ball joints, at its end carries the
+ * A long beam of this wheel's own, pivoted on the frame near or past the middle and held fore and aft by a radius arm
+ * that is
+ * one piece with it. It swings about the line through both joints; a kingpin, or two ball joints, at its end carries
+ * the
  * knuckle.
  *
  * @param pivot of the beam, on the frame, mm

@@ -13,7 +13,8 @@ import mildtilt.geometry.Vector;
 import mildtilt.withers.Withers;
 
 /**
- * Two arms one above the other, trailing or leading, whose pivots run across the vehicle and are parallel. With ball joints
+ * Two arms one above the other, trailing or leading, whose pivots run across the vehicle and are parallel. With ball
+ * joints
  * at their ends the knuckle steers about the line through both; with link pins, parallel to the pivots, the arms hold a
  * carrier and the knuckle turns on a kingpin in it.
  *
@@ -92,7 +93,9 @@ public record TrailingArms(
         return kingpin.map(k -> carrierMove(k, now).point(upperEnd)).orElse(now.steerAxisHigh());
     }
 
-    /** The kingpin stands upright, so that its own slant in the plane of the arms tells how far the carrier has turned. */
+    /**
+     * The kingpin stands upright, so that its own slant in the plane of the arms tells how far the carrier has turned.
+     */
     private RigidMove carrierMove(Kingpin pin, KnucklePose now) {
         Orbit about = Orbit.of(new Axis(pin.lower(), pivotAxis), pin.upper());
         double turned = about.angleOf(now.steerAxisHigh().plus(pin.lower().minus(now.steerAxisLow())));

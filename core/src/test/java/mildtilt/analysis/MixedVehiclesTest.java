@@ -21,7 +21,9 @@ import mildtilt.suspension.KnucklePose;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
-/** Kinds that no demo has together: they go to file and back, through lock and travel, and everything is said of them. */
+/**
+ * Kinds that no demo has together: they go to file and back, through lock and travel, and everything is said of them.
+ */
 class MixedVehiclesTest {
 
     @ParameterizedTest

@@ -9,6 +9,7 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.io.jobfile.DemoJob;
 import mildtilt.job.Job;
+import mildtilt.linkage.KnuckleArm;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.SteerSweep;
@@ -113,7 +114,8 @@ class KnuckleEditsTest {
                 .toList();
         assertThat(steps.getFirst()).contains(arm.side(axle).label() + " drag-link arm");
         assertThat(steps).anySatisfy(s -> assertThat(s).contains("9.0 mm toward the steer axis"));
-        assertThat(KnuckleArm.of(DemoJob.MARSH_CARRIER.job())).doesNotContain(arm);
+        assertThat(KnuckleArm.of(DemoJob.MARSH_CARRIER.job().axle().orElseThrow()))
+                .doesNotContain(arm);
     }
 
     /** Half the arm: about twice the wheel for the same gear. */

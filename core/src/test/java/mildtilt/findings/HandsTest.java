@@ -18,6 +18,7 @@ import mildtilt.obstacle.Driver;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Shape;
 import mildtilt.steer.HandSwing;
+import mildtilt.steer.SteerFigures;
 import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.Test;
 
@@ -38,7 +39,7 @@ class HandsTest {
     }
 
     private static HandSwing swing(Job job) {
-        return HandSwing.of(job, Analysis.of(job).steer().orElseThrow()).orElseThrow();
+        return Analysis.of(job).steer().flatMap(SteerFigures::hands).orElseThrow();
     }
 
     @Test

@@ -277,7 +277,10 @@ class PoseSolverTest {
                         DemoJob.MARSH_CARRIER.job().axle().orElseThrow().left())));
     }
 
-    /** The lower joints apart, one ahead of the other: the wheel steers about where the links' lines meet, outside of it. */
+    /**
+     * The lower joints apart, one ahead of the other: the wheel steers about where the links' lines meet, outside of
+     * it.
+     */
     @ParameterizedTest
     @EnumSource(
             value = DemoJob.class,

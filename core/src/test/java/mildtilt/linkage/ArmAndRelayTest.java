@@ -70,7 +70,9 @@ class ArmAndRelayTest {
         }
     }
 
-    /** A relay arm in parallel with the gear's, of its length, turns as it does: the drag link could begin at the gear. */
+    /**
+     * A relay arm in parallel with the gear's, of its length, turns as it does: the drag link could begin at the gear.
+     */
     @ParameterizedTest
     @EnumSource(
             value = DemoJob.class,
@@ -96,7 +98,10 @@ class ArmAndRelayTest {
         }
     }
 
-    /** The relay's pivot on the axle, the box on the frame: relative to the axle the wheels stand as with the axle at rest. */
+    /**
+     * The relay's pivot on the axle, the box on the frame: relative to the axle the wheels stand as with the axle at
+     * rest.
+     */
     @Test
     void relayArmOnTheAxleIsPushedFromTheFrame() {
         SteeredAxle own = axle(DemoJob.HOP_PLATFORM);

@@ -126,7 +126,7 @@ class RouteFinderTest {
     private static final Set<DemoJob> STRAIGHT =
             EnumSet.of(DemoJob.GREENHOUSE_TUG, DemoJob.HEATH_RIDER, DemoJob.PARCEL_TRIKE);
 
-    /** Every demo has a way, but for those whose straight column leaves no room for a joint and is told so. */
+    /** Every demo has a way, but those whose straight column leaves no room for a joint: their answer says so. */
     @ParameterizedTest
     @EnumSource(DemoJob.class)
     void demosHaveRoutesOrTrueReasons(DemoJob demo) {

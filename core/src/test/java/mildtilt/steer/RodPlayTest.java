@@ -58,7 +58,10 @@ class RodPlayTest {
         assertThat(p.leftDeg()).isCloseTo(free, within(1e-5 * free));
     }
 
-    /** The driving wheel by its arm's lever, the other one by as much as it follows, the hands by what the first one takes. */
+    /**
+     * The driving wheel by its arm's lever, the other one by as much as it follows, the hands by what the first one
+     * takes.
+     */
     @ParameterizedTest
     @EnumSource(
             value = DemoJob.class,

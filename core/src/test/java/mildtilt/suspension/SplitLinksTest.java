@@ -156,9 +156,9 @@ public class SplitLinksTest {
                 .isGreaterThan(3);
     }
 
-    /** A rod pulled past where it runs out is told with what it lacks: by hand, nearest and farthest of its end. */
+    /** Of a rod pulled past where it runs out the answer says how much it lacks, as with the arm. */
     @Test
-    void rodThatCanNotReachIsToldWithWhatItLacks() {
+    void rodThatCanNotReachIsNamedWithWhatItLacks() {
         SteeredAxle axle = DemoJob.MARSH_CARRIER.job().axle().orElseThrow();
         Point inner = axle.innerEnd(Side.LEFT).orElseThrow();
         Knuckle knuckle = axle.left().knuckle();

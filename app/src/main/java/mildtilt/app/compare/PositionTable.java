@@ -23,7 +23,6 @@ import mildtilt.steer.HandSwing;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.forces.Effort;
 import mildtilt.steer.forces.RodLoad;
-import mildtilt.steer.forces.RodPlay;
 import mildtilt.steer.position.AxlePose;
 import mildtilt.steer.range.LimitGauge;
 import mildtilt.steer.range.LockLimits;
@@ -156,8 +155,8 @@ final class PositionTable extends VBox {
 
     /** What holds for the whole lock, at any position. */
     private void wholeRange(SteerFigures s) {
-        HandSwing.of(bench.job(), s).ifPresent(this::hands);
-        RodPlay.of(bench.train()).ifPresent(p -> {
+        s.hands().ifPresent(this::hands);
+        s.play().ifPresent(p -> {
             line(
                     "Free in its rods, wheel",
                     Quantity.angle(p.leftDeg()).text(bench.lengthUnit()),

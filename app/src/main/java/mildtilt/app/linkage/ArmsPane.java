@@ -16,12 +16,12 @@ import mildtilt.app.controls.MeasureField;
 import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.arms.CutAndMove;
-import mildtilt.arms.KnuckleArm;
 import mildtilt.arms.KnuckleChange;
 import mildtilt.arms.KnuckleChange.Part;
 import mildtilt.arms.KnuckleEdits;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
+import mildtilt.linkage.KnuckleArm;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.units.LengthText;
 import mildtilt.units.Phrase;
@@ -121,7 +121,7 @@ public final class ArmsPane extends VBox {
         if (!isVisible()) {
             return;
         }
-        offerDragLinkArm(KnuckleArm.of(bench.job()).contains(KnuckleArm.DRAG_LINK));
+        offerDragLinkArm(hasDragLinkArm(bench.job()));
         fields.getChildren().clear();
         steps.getChildren().clear();
         Job hand = bench.editedPart();
@@ -129,7 +129,7 @@ public final class ArmsPane extends VBox {
             steps.getChildren().add(Wrap.text("This job has no axle yet.", "hint"));
             return;
         }
-        if (which.getValue() == Arms.DRAG_LINK && !KnuckleArm.of(hand).contains(KnuckleArm.DRAG_LINK)) {
+        if (which.getValue() == Arms.DRAG_LINK && !hasDragLinkArm(hand)) {
             steps.getChildren().add(Wrap.text("It was not there yet in what this is compared with.", "hint"));
             return;
         }
@@ -159,6 +159,10 @@ public final class ArmsPane extends VBox {
                 steps.getChildren().add(Wrap.text(p.text(bench.lengthUnit()), "step"));
             }
         }
+    }
+
+    private static boolean hasDragLinkArm(Job job) {
+        return job.axle().flatMap(SteeredAxle::dragLinkSide).isPresent();
     }
 
     private void offerDragLinkArm(boolean there) {

@@ -150,7 +150,9 @@ final class WheelDial extends CanvasPane {
         setAccessibleText(name + ", " + text + way);
     }
 
-    /** Where spokes, or grips, stand straight ahead, degrees clockwise from the top, as the driver looks down at them. */
+    /**
+     * Where spokes, or grips, stand straight ahead, degrees clockwise from the top, as the driver looks down at them.
+     */
     private static double[] spokes(Optional<HandBar.Kind> bar) {
         return switch (bar.orElse(null)) {
             case null -> new double[] {0, 120, 240};

@@ -102,17 +102,8 @@ final class PointHandles extends Pane {
         return switch (id) {
             case PointId.Hub _, PointId.JointCentre _, PointId.GearInput _, PointId.BearingMiddle _ ->
                 stage != WorkStage.LINKAGE;
-            case PointId.GearCentre _,
-                    PointId.GearArmEnd _,
-                    PointId.IdlerPivot _,
-                    PointId.IdlerEnd _,
-                    PointId.CrankPivot _,
-                    PointId.RelayPivot _,
-                    PointId.RelayLinkPoint _,
-                    PointId.RelayDragLinkPoint _,
-                    PointId.DrivenPoint _,
-                    PointId.InnerPivot _,
-                    PointId.OnBeam _ -> stage != WorkStage.COLUMN;
+            case PointId.GearCentre _, PointId.GearArmEnd _, PointId.OnLinkage _, PointId.OnBeam _ ->
+                stage != WorkStage.COLUMN;
             case PointId.ObstaclePoint _, PointId.DriverHip _, PointId.DriverHeel _ -> false;
             case PointId.OnCorner c ->
                 stage == WorkStage.LINKAGE || stage == WorkStage.MAKE && c.which() == CornerPoint.TIE_ROD_POINT;
@@ -134,13 +125,7 @@ final class PointHandles extends Pane {
                             PointId.BearingMiddle _,
                             PointId.GearCentre _,
                             PointId.GearArmEnd _,
-                            PointId.IdlerPivot _,
-                            PointId.IdlerEnd _,
-                            PointId.CrankPivot _,
-                            PointId.RelayPivot _,
-                            PointId.RelayLinkPoint _,
-                            PointId.RelayDragLinkPoint _,
-                            PointId.DrivenPoint _,
+                            PointId.OnLinkage _,
                             PointId.ObstaclePoint _,
                             PointId.DriverHip _,
                             PointId.DriverHeel _ -> false;

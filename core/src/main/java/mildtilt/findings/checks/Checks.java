@@ -46,7 +46,7 @@ public final class Checks {
             new GeometryChecks(job, s).look(w);
             new LockChecks(job, s).look(w);
             new HandChecks(job, s).look(w);
-            new PlayChecks(job, train).look(w);
+            new PlayChecks(job, s).look(w);
         });
         new PartChecks(job, parts, steer).look(w);
         new ClearanceChecks(job, clearance).look(w);

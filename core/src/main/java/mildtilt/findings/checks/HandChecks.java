@@ -35,7 +35,7 @@ final class HandChecks {
     }
 
     void look(GuardedAnalysis w) {
-        w.check("How far the hands must go", new Element.Wheel(), all -> HandSwing.of(job, figures)
+        w.check("How far the hands must go", new Element.Wheel(), all -> figures.hands()
                 .ifPresent(s -> {
                     swing(s).ifPresent(all::add);
                     reach(s).ifPresent(all::add);

@@ -10,30 +10,32 @@ import mildtilt.findings.Severity;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.linkage.rods.Rod;
+import mildtilt.steer.SteerFigures;
 import mildtilt.steer.forces.RodPlay;
-import mildtilt.steer.position.SteeringTrain;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
 /** What rods that give along their length let the wheels and the hands do by themselves. */
 final class PlayChecks {
 
-    /** Free turn of the steering wheel from which it is called play: some 30 mm at the rim of a usual wheel, degrees. */
+    /**
+     * Free turn of the steering wheel from which it is called play: some 30 mm at the rim of a usual wheel, degrees.
+     */
     private static final double FREE_TURN = 10;
 
     /** Times that much, and nobody keeps a lane with it. */
     private static final double GRAVE = 3;
 
     private final Job job;
-    private final SteeringTrain train;
+    private final SteerFigures figures;
 
-    PlayChecks(Job job, SteeringTrain train) {
+    PlayChecks(Job job, SteerFigures figures) {
         this.job = job;
-        this.train = train;
+        this.figures = figures;
     }
 
     void look(GuardedAnalysis w) {
-        w.check("What rods that give cost", new Element.TieRods(), all -> RodPlay.of(train)
+        w.check("What rods that give cost", new Element.TieRods(), all -> figures.play()
                 .flatMap(this::finding)
                 .ifPresent(all::add));
     }

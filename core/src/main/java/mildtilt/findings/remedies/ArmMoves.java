@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.BiFunction;
-import mildtilt.arms.KnuckleArm;
 import mildtilt.arms.KnuckleEdits;
 import mildtilt.findings.Remedy;
 import mildtilt.gear.ArmGear;
@@ -13,6 +12,7 @@ import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
+import mildtilt.linkage.KnuckleArm;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.steer.ArmMatch;
 import mildtilt.steer.position.SteeringTrain;
@@ -76,7 +76,9 @@ public final class ArmMoves {
         return true;
     }
 
-    /** The arms on the knuckles that the gear's side pushes: the drag link's where it ends on one, else both tie rods'. */
+    /**
+     * The arms on the knuckles that the gear's side pushes: the drag link's where it ends on one, else both tie rods'.
+     */
     private static Optional<Remedy> knuckleArms(Job job, Side way, double lock) {
         SteeredAxle axle = job.axle().orElseThrow();
         boolean drag = axle.dragLinkSide().isPresent();

@@ -25,7 +25,6 @@ import mildtilt.steer.SteerFigures.Reach;
 import mildtilt.steer.SteerFigures.Sense;
 import mildtilt.steer.SteerFigures.SteerRow;
 import mildtilt.steer.TurnGeometry;
-import mildtilt.steer.forces.RodPlay;
 import mildtilt.steer.range.TravelMap;
 import mildtilt.steer.range.TravelMap.At;
 import mildtilt.suspension.KnucklePose;
@@ -54,13 +53,13 @@ final class SteerJson {
         lock.set("steering_wheel_left", lock(s.leftReach()));
         lock.set("steering_wheel_right", lock(s.rightReach()));
         number(o, "turns_lock_to_lock", s.turnsLockToLock());
-        RodPlay.of(analysis.train()).ifPresent(p -> {
+        s.play().ifPresent(p -> {
             ObjectNode play = o.putObject("play");
             number(play, "left_wheel_deg", p.leftDeg());
             number(play, "right_wheel_deg", p.rightDeg());
             number(play, "steering_wheel_deg", p.steeringWheelDeg());
         });
-        HandSwing.of(analysis.job(), s).ifPresent(h -> o.set("hands", hands(h)));
+        s.hands().ifPresent(h -> o.set("hands", hands(h)));
         ObjectNode at20 = o.putObject("ackermann_at_inner_20_deg");
         turnOrNull(at20, "steering_wheel_left", s.leftAtInner20());
         turnOrNull(at20, "steering_wheel_right", s.rightAtInner20());

@@ -12,7 +12,8 @@ import mildtilt.kinematics.BodySystem;
 import mildtilt.kinematics.PoseSolver;
 
 /**
- * A beam held by links, arms or springs, solved as one body that both wheels' rise and four constraints settle. Every pose is
+ * A beam held by links, arms or springs, solved as one body that both wheels' rise and four constraints settle. Every
+ * pose is
  * found from the design pose, so that it does not depend on the one before.
  */
 final class HeldBeam implements BeamPlacer {

@@ -4,7 +4,6 @@ import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
 import mildtilt.geometry.Side;
-import mildtilt.geometry.Vector;
 import mildtilt.linkage.AxleSolver;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.rods.Rod;
@@ -16,8 +15,10 @@ import mildtilt.suspension.KnucklePose;
 /**
  * What free length in the rods costs, straight ahead at ride height: a slot, or spring seats before they are solid.
  *
- * <p>A rod that holds the force F against a torque T about a steer axis lets the knuckle go dδ for a length dL that it gives:
- * by virtual work {@code F dL = T dδ}. So {@link RodForces} for a torque of one tells how far each knuckle is free for each
+ * <p>A rod that holds the force F against a torque T about a steer axis lets the knuckle go dδ for a length dL that it
+ * gives:
+ * by virtual work {@code F dL = T dδ}. So {@link RodForces} for a torque of one tells how far each knuckle is free for
+ * each
  * rod.
  *
  * @param rods those that give, and by how much in all, mm
@@ -64,10 +65,12 @@ public record RodPlay(Map<Rod, Double> rods, double leftDeg, double rightDeg, do
         for (Side side : Side.values()) {
             boolean left = side == Side.LEFT;
             Map<Rod, Double> held = RodForces.of(solver, pose, a, left ? 1 : 0, left ? 0 : 1);
+            KnucklePose k = a.knuckle(side);
             double turn = rods.entrySet().stream()
                     .mapToDouble(r -> Math.abs(held.getOrDefault(r.getKey(), 0.0)) * r.getValue())
                     .sum();
-            double deg = Math.toDegrees(turn) * headingPerTurn(a.knuckle(side));
+            double deg =
+                    Math.toDegrees(turn) * Math.abs(k.steerAxis().direction().headingPerTurn(k.spin()));
             double follows = Math.abs(more.get().knuckle(side).steerDeg()
                             - less.get().knuckle(side).steerDeg())
                     / (2 * STEP_DEG);
@@ -76,12 +79,5 @@ public record RodPlay(Map<Rod, Double> rods, double leftDeg, double rightDeg, do
         }
         return Optional.of(
                 new RodPlay(rods, free.getOrDefault(Side.LEFT, 0.0), free.getOrDefault(Side.RIGHT, 0.0), hands));
-    }
-
-    /** How far a wheel's heading turns, seen from above, for a turn about its steer axis k, spin axis s: (s × (k × s))_z / (s_x² + s_y²). */
-    private static double headingPerTurn(KnucklePose k) {
-        Vector s = k.spin();
-        Vector ds = k.steerAxis().direction().cross(s);
-        return Math.abs((s.x() * ds.y() - s.y() * ds.x()) / (s.x() * s.x() + s.y() * s.y()));
     }
 }

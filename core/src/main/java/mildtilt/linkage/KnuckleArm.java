@@ -1,4 +1,4 @@
-package mildtilt.arms;
+package mildtilt.linkage;
 
 import java.util.Arrays;
 import java.util.List;
@@ -6,14 +6,15 @@ import java.util.Optional;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
-import mildtilt.job.Job;
-import mildtilt.linkage.DragLink;
 import mildtilt.linkage.DragLink.Attachment;
-import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.corner.Corner;
 import mildtilt.linkage.rods.Rod;
+import mildtilt.linkage.rods.RodEnds;
 
-/** An arm on a knuckle that a rod pushes: each side has one for its tie rod, and one side may have one for the drag link. */
+/**
+ * An arm on a knuckle that a rod pushes: each side has one for its tie rod, and one may have another for the drag
+ * link.
+ */
 public enum KnuckleArm {
     LEFT_STEERING,
     RIGHT_STEERING,
@@ -31,11 +32,6 @@ public enum KnuckleArm {
                 .toList();
     }
 
-    /** Those of a job, or none. */
-    public static List<KnuckleArm> of(Job job) {
-        return job.axle().map(KnuckleArm::of).orElse(List.of());
-    }
-
     public Side side(SteeredAxle axle) {
         return switch (this) {
             case LEFT_STEERING -> Side.LEFT;
@@ -49,7 +45,8 @@ public enum KnuckleArm {
         return side(axle).label() + (this == DRAG_LINK ? " drag-link arm" : " steering arm");
     }
 
-    Corner corner(SteeredAxle axle) {
+    /** The corner whose knuckle it is on. */
+    public Corner corner(SteeredAxle axle) {
         return axle.corner(side(axle));
     }
 
@@ -61,12 +58,12 @@ public enum KnuckleArm {
     /** Bolt or stud at its end, if it is known. */
     public Optional<Direction> stud(SteeredAxle axle) {
         return this == DRAG_LINK
-                ? axle.rodEnds(Rod.DRAG_LINK).flatMap(e -> e.outerBolt())
+                ? axle.rodEnds(Rod.DRAG_LINK).flatMap(RodEnds::outerBolt)
                 : corner(axle).rodEnds().outerBolt();
     }
 
     /** The axle with this arm's end elsewhere. */
-    SteeredAxle with(SteeredAxle axle, Point end, Optional<Direction> stud) {
+    public SteeredAxle with(SteeredAxle axle, Point end, Optional<Direction> stud) {
         if (this == DRAG_LINK) {
             DragLink d = (DragLink) axle.linkage();
             return axle.withLinkage(
