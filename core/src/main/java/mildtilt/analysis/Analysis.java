@@ -28,6 +28,8 @@ import mildtilt.steer.SteerSweep;
 import mildtilt.steer.position.Grid;
 import mildtilt.steer.position.SteeringTrain;
 import mildtilt.steer.range.TravelMap;
+import mildtilt.travel.HeldTravel;
+import mildtilt.travel.TravelFigures;
 
 /**
  * Everything worked out of one job. A part that fails is empty, and a finding says so.
@@ -37,6 +39,7 @@ import mildtilt.steer.range.TravelMap;
  * @param steer empty without an axle, or with a joint locked
  * @param match gear against knuckle arms, where anything but the gear ends the lock
  * @param clearance empty where the wheels can't be assembled anywhere
+ * @param travel how far the wheels may travel and what ends it; all else is judged over what straps and bump stops leave
  * @param parts how hard what is made or bought for the linkage works
  * @param findings gravest first
  * @param notJudged and what is missing for it: what is in neither list was checked and is good
@@ -50,6 +53,7 @@ public record Analysis(
         Optional<TravelMap> map,
         Optional<ArmMatch> match,
         Optional<ClearanceFigures> clearance,
+        Optional<TravelFigures> travel,
         Headlines headlines,
         BenchSheet bench,
         List<PartLoad> parts,
@@ -73,14 +77,20 @@ public record Analysis(
     }
 
     /** @param like of a job whose gaps may serve where nothing is changed that they hang on */
-    private static Analysis of(Job job, Grid grid, Catalogue catalogue, Optional<Analysis> like) {
-        SteeringTrain train = new SteeringTrain(job);
+    private static Analysis of(Job whole, Grid grid, Catalogue catalogue, Optional<Analysis> like) {
+        SteeringTrain train = new SteeringTrain(whole);
         GuardedAnalysis w = new GuardedAnalysis();
+        HeldTravel held = w.attempt(
+                "What straps and bump stops leave of the travel",
+                new Element.Knuckles(),
+                () -> HeldTravel.of(whole, train),
+                HeldTravel.stated(whole));
+        Job job = held.held(whole);
         // Gone through beside all else: it takes as long as the rest together.
         CompletableFuture<Optional<ClearanceFigures>> room = CompletableFuture.supplyAsync(() -> w.attempt(
                 "The gaps",
                 new Element.Knuckles(),
-                () -> like.filter(l -> sameRoom(l.job, job))
+                () -> like.filter(l -> sameRoom(l.job, whole))
                         .map(Analysis::clearance)
                         .orElseGet(() -> Clearances.of(job, train)),
                 Optional.empty()));
@@ -110,6 +120,11 @@ public record Analysis(
                         job, steer.map(SteerFigures::rodLoads).orElse(List.of()), RodFigures.of(job, train.axle())),
                 List.of());
         Optional<ClearanceFigures> clearance = joined(room);
+        Optional<TravelFigures> travel = w.attempt(
+                "How far the wheels may travel",
+                new Element.Knuckles(),
+                () -> TravelFigures.of(whole, train, held, clearance),
+                Optional.empty());
         Headlines headlines = w.attempt(
                 "The headline figures",
                 new Element.GearElement(),
@@ -120,10 +135,11 @@ public record Analysis(
                 new Element.Wheel(),
                 () -> NotJudged.of(job, column, steer, clearance),
                 List.of());
-        List<Finding> findings = Checks.of(job, train, column, steer, map, match, clearance, parts, catalogue, w);
+        List<Finding> findings =
+                Checks.of(job, train, column, steer, map, match, clearance, travel, parts, catalogue, w);
         return new Analysis(
-                job, train, column, steer, map, match, clearance, headlines, bench, parts, findings, notJudged,
-                catalogue);
+                whole, train, column, steer, map, match, clearance, travel, headlines, bench, parts, findings,
+                notJudged, catalogue);
     }
 
     /**

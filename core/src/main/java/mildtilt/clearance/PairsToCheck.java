@@ -1,8 +1,9 @@
 package mildtilt.clearance;
 
-import java.util.Optional;
+import java.util.Set;
 import mildtilt.clearance.bodies.Body;
 import mildtilt.clearance.bodies.Body.Sort;
+import mildtilt.id.Id;
 import mildtilt.job.Element;
 import mildtilt.obstacle.Carrier;
 
@@ -14,6 +15,9 @@ final class PairsToCheck {
     private PairsToCheck() {}
 
     static boolean matters(Body a, Body b) {
+        if (fixedTo(a, b) || fixedTo(b, a)) {
+            return false;
+        }
         return a.sort().compareTo(b.sort()) <= 0 ? ordered(a, b) : ordered(b, a);
     }
 
@@ -61,7 +65,7 @@ final class PairsToCheck {
             case BEAM, TRACK_BAR ->
                 switch (b.sort()) {
                     case SHAFT, STUB, JOINT, TUBE -> !onAxle(b);
-                    case OBSTACLE -> !b.carrier().equals(Optional.of(Carrier.AXLE));
+                    case OBSTACLE -> !b.carriers().contains(Carrier.AXLE);
                     case TYRE, WHEEL_RING, CORNER, ROD, GEAR, BEAM, TRACK_BAR, STEERING_WHEEL, HANDS, LEG -> false;
                 };
             case STEERING_WHEEL -> b.sort() == Sort.LEG || b.sort() == Sort.OBSTACLE;
@@ -79,14 +83,38 @@ final class PairsToCheck {
             case OBSTACLE ->
                 a.onPart()
                         || b.onPart()
-                        || !a.carrier().equals(b.carrier())
+                        || a.carriers().size() > 1
+                        || !a.carriers().equals(b.carriers())
                         || a.onPose() && !b.onPose()
                         || b.onPose() && !a.onPose();
         };
     }
 
+    /** A thing in the way and the rod or arm that an end of it, or all of it, is fixed to. */
+    private static boolean fixedTo(Body part, Body obstacle) {
+        return obstacle.sort() == Sort.OBSTACLE
+                && obstacle.carriers().stream().anyMatch(c -> switch (c) {
+                    case FRAME, AXLE -> false;
+                    case LEFT_KNUCKLE, RIGHT_KNUCKLE ->
+                        obstacle.carriers().size() > 1
+                                && part.element() instanceof Element.SteeringArms
+                                && part.side().equals(c.side());
+                    case LEFT_LOWER_ARM,
+                            RIGHT_LOWER_ARM,
+                            LEFT_UPPER_ARM,
+                            RIGHT_UPPER_ARM,
+                            LEFT_TIE_ROD,
+                            RIGHT_TIE_ROD,
+                            TIE_ROD,
+                            CENTRE_LINK,
+                            DRAG_LINK,
+                            RACK_BAR -> part.id().equals(Id.of(c));
+                    case GEAR_ARM -> part.element() instanceof Element.GearArm;
+                });
+    }
+
     private static boolean onAxle(Body b) {
-        return b.carrier().equals(Optional.of(Carrier.AXLE));
+        return b.carriers().equals(Set.of(Carrier.AXLE));
     }
 
     /** Both are bolted to the axle and never move against each other. */
@@ -98,7 +126,7 @@ final class PairsToCheck {
     private static boolean reachesIn(Body wheel, Body obstacle) {
         return obstacle.side().isPresent()
                 ? obstacle.side().equals(wheel.side())
-                : obstacle.carrier().equals(Optional.of(Carrier.AXLE));
+                : obstacle.carriers().contains(Carrier.AXLE);
     }
 
     /**

@@ -34,7 +34,8 @@ public record SweptObstacle(String name, double need, List<Solid> places, boolea
         }
         Set<Integer> positions = positions(range);
         for (Body b : new Bodies(job).all()) {
-            boolean gear = b.sort() == Sort.GEAR && (!b.onPose() || b.carrier().isPresent());
+            boolean gear =
+                    b.sort() == Sort.GEAR && (!b.onPose() || !b.carriers().isEmpty());
             if (!b.sort().ofColumn() && b.sort() != Sort.WHEEL_RING && !gear) {
                 List<Solid> places = new ArrayList<>();
                 for (int p : b.onPose() ? positions : Set.of(0)) {
@@ -71,7 +72,7 @@ public record SweptObstacle(String name, double need, List<Solid> places, boolea
     /** Solids that the bracket of a bearing can be fixed to. */
     public static List<Solid> brackets(Job job) {
         return job.surroundings().obstacles().stream()
-                .filter(o -> o.takesBearings() && o.carrier() == Carrier.FRAME)
+                .filter(o -> o.takesBearings() && o.carriers().equals(Set.of(Carrier.FRAME)))
                 .map(o -> o.shape().solid())
                 .toList();
     }

@@ -17,6 +17,7 @@ import mildtilt.steer.TurnGeometry;
 import mildtilt.steer.forces.Effort;
 import mildtilt.steer.position.AxlePose;
 import mildtilt.suspension.KnucklePose;
+import mildtilt.travel.TravelFigures;
 import mildtilt.units.LengthUnit;
 import mildtilt.units.Unit;
 
@@ -62,7 +63,8 @@ public enum Curve {
                                     - SteerFigures.track(new AxlePose.Assembled(
                                             a.steer().orElseThrow().left(),
                                             a.steer().orElseThrow().right())))))),
-    WHEELBASE("Wheelbase change", Across.TRAVEL, "mm", Unit.LENGTH, Curve::wheelbase);
+    WHEELBASE("Wheelbase change", Across.TRAVEL, "mm", Unit.LENGTH, Curve::wheelbase),
+    USABLE_TRAVEL("Usable travel", Across.STEER, "mm", Unit.LENGTH, Curve::usableTravel);
 
     /** What runs along the bottom. */
     public enum Across {
@@ -287,6 +289,28 @@ public enum Curve {
                                             rows.getLast().steeringWheelDeg(),
                                             a.job().targets().rimForce()
                                         })))));
+    }
+
+    /** Bump up and droop down from ride height. */
+    private static List<Series> usableTravel(Analysis a) {
+        List<TravelFigures.Row> rows = a.travel().map(TravelFigures::rows).orElse(List.of());
+        return rows.size() < 2
+                ? List.of()
+                : List.of(
+                        series(
+                                "bump",
+                                List.of(new Run(rows.stream()
+                                        .map(r -> new double[] {
+                                            r.steeringWheelDeg(), r.bump().mm()
+                                        })
+                                        .toList()))),
+                        series(
+                                "droop",
+                                List.of(new Run(rows.stream()
+                                        .map(r -> new double[] {
+                                            r.steeringWheelDeg(), -r.droop().mm()
+                                        })
+                                        .toList()))));
     }
 
     private static List<Series> wheelbase(Analysis a) {

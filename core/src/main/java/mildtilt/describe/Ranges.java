@@ -37,6 +37,8 @@ public final class Ranges {
             new Range("gear ratio", -1000, 1000, 0.5, "turns of the input for one of the arm");
     public static final Range BODY_SIZE = Range.of("body size", 0.1, 20000, "of what is in the way");
     public static final Range BODY_THICKNESS = Range.of("body thickness", 0.1, 2000, "of what is in the way");
+    public static final Range BETWEEN_ENDS =
+            Range.of("between ends", 1, 5000, "of a damper, a spring, a strap, a shaft or a hose, end to end");
     public static final Range WANDER = Range.of("wander", 0, 2000, "of a hose or a wire, either way");
     public static final Range GAP = Range.of("gap", 0, 1000, "left free between two parts");
     public static final Range ROAD_WHEEL = Range.of("road wheel", 50, 3000, "of a rim or a tyre");

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
-import mildtilt.clearance.bodies.CarrierMotion;
+import java.util.function.Function;
 import mildtilt.drawing.Sketch.Builder;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.RigidMove;
@@ -17,10 +17,12 @@ import mildtilt.obstacle.Driver;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Shape;
 import mildtilt.obstacle.Sweep;
+import mildtilt.obstacle.TwoEnded;
 import mildtilt.solid.Convex;
 import mildtilt.solid.Solid;
 import mildtilt.solid.TriangleMesh;
 import mildtilt.steer.position.AxlePose;
+import mildtilt.steer.position.CarrierMotion;
 
 /** The obstacles at the current position; one that moves by itself is drawn as given, with its ends in thin line. */
 public final class ObstacleSketch {
@@ -33,24 +35,12 @@ public final class ObstacleSketch {
 
     private ObstacleSketch() {}
 
-    /** Where an obstacle has been carried. @param part of its own way, a half as given */
-    public static RigidMove move(
-            Job job, Obstacle o, Optional<AxlePose> pose, double travelLeft, double travelRight, double part) {
-        RigidMove own = o.sweep() instanceof Sweep.FollowsWheel f
-                ? RigidMove.about(
-                        f.axis(), Math.toRadians(f.degPerMm() * (f.side() == Side.LEFT ? travelLeft : travelRight)))
-                : o.sweep().at(part);
-        return job.axle().isPresent()
-                        && pose.isPresent()
-                        && o.carrier() != Carrier.FRAME
-                        && CarrierMotion.exists(job.axle().get(), o.carrier())
-                ? own.then(CarrierMotion.move(job.axle().get(), pose.get(), o.carrier()))
-                : own;
-    }
+    /** A shape and where it has been carried from there. */
+    private record Carried(Shape shape, RigidMove by) {}
 
     /** What stands where it is however the wheel is turned and whatever the wheels travel, and the driver's legs. */
     static void drawStanding(Builder out, Job job) {
-        draw(out, job, false, (o, part) -> move(job, o, Optional.empty(), 0, 0, part));
+        draw(out, job, false, (o, part) -> new Carried(o.shape(), o.sweep().at(part)));
         job.surroundings().driver().ifPresent(d -> {
             for (Side side : Side.values()) {
                 leg(out, d, side);
@@ -59,24 +49,47 @@ public final class ObstacleSketch {
     }
 
     static void drawMoving(Builder out, Job job, Optional<AxlePose> pose, double travelLeft, double travelRight) {
-        draw(out, job, true, (o, part) -> move(job, o, pose, travelLeft, travelRight, part));
+        if (job.surroundings().obstacles().stream().noneMatch(ObstacleSketch::moves)) {
+            return;
+        }
+        Function<Carrier, RigidMove> carriers = pose.isEmpty() || job.axle().isEmpty()
+                ? _ -> RigidMove.NONE
+                : carriers(new CarrierMotion(job.axle().get()), pose.get());
+        draw(out, job, true, (o, part) -> carried(o, carriers, travelLeft, travelRight, part));
+    }
+
+    private static Function<Carrier, RigidMove> carriers(CarrierMotion motion, AxlePose pose) {
+        return c -> motion.move(pose, c);
+    }
+
+    /** @param part of its own way, a half as given */
+    private static Carried carried(
+            Obstacle o, Function<Carrier, RigidMove> carriers, double travelLeft, double travelRight, double part) {
+        if (o.shape() instanceof TwoEnded t) {
+            return new Carried(t.carried(carriers), RigidMove.NONE);
+        }
+        RigidMove own = o.sweep() instanceof Sweep.FollowsWheel f
+                ? RigidMove.about(
+                        f.axis(), Math.toRadians(f.degPerMm() * (f.side() == Side.LEFT ? travelLeft : travelRight)))
+                : o.sweep().at(part);
+        return new Carried(o.shape(), own.then(carriers.apply(o.carrier())));
     }
 
     private static boolean moves(Obstacle o) {
-        return o.carrier() != Carrier.FRAME || o.sweep() instanceof Sweep.FollowsWheel;
+        return o.carriers().stream().anyMatch(c -> c != Carrier.FRAME) || o.sweep() instanceof Sweep.FollowsWheel;
     }
 
-    private static void draw(Builder out, Job job, boolean moving, BiFunction<Obstacle, Double, RigidMove> at) {
+    private static void draw(Builder out, Job job, boolean moving, BiFunction<Obstacle, Double, Carried> at) {
         for (int i = 0; i < job.surroundings().obstacles().size(); i++) {
             Obstacle o = job.surroundings().obstacles().get(i);
             if (moves(o) != moving) {
                 continue;
             }
             Element e = new Element.InTheWay(i);
-            draw(out, e, o.hot() ? Pen.HOT : Pen.OBSTACLE, o.shape(), at.apply(o, 0.5));
+            draw(out, e, o.hot() ? Pen.HOT : Pen.OBSTACLE, at.apply(o, 0.5));
             if (o.sweep().free() && !(o.shape() instanceof Shape.Scan)) {
-                draw(out, e, Pen.SWEPT, o.shape(), at.apply(o, 0.0));
-                draw(out, e, Pen.SWEPT, o.shape(), at.apply(o, 1.0));
+                draw(out, e, Pen.SWEPT, at.apply(o, 0.0));
+                draw(out, e, Pen.SWEPT, at.apply(o, 1.0));
             }
         }
     }
@@ -99,8 +112,9 @@ public final class ObstacleSketch {
         }
     }
 
-    private static void draw(Builder out, Element e, Pen pen, Shape shape, RigidMove m) {
-        switch (shape) {
+    private static void draw(Builder out, Element e, Pen pen, Carried carried) {
+        RigidMove m = carried.by;
+        switch (carried.shape) {
             case Shape.Tube t -> {
                 for (int i = 1; i < t.line().size(); i++) {
                     out.outline(
@@ -116,13 +130,18 @@ public final class ObstacleSketch {
                 out.outline(
                         e,
                         pen,
-                        ((Solid.Parts) shape.solid())
+                        ((Solid.Parts) carried.shape.solid())
                                 .parts().getFirst().core().stream()
                                         .map(m::moved)
                                         .toList());
             case Shape.Cylinder c ->
                 out.outline(e, pen, Sketch.cylinder(m.moved(c.from()), m.moved(c.to()), c.diameter() / 2));
             case Shape.Sphere s -> out.outline(e, pen, ball(m.moved(s.centre()), s.diameter() / 2));
+            case TwoEnded t ->
+                ((Solid.Parts) t.solid())
+                        .parts()
+                        .forEach(c -> out.outline(
+                                e, pen, capsule(c.core().getFirst(), c.core().getLast(), c.rounding())));
             case Shape.Scan s -> scan(out, e, pen, s, s.place().then(m));
         }
     }

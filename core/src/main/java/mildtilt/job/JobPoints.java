@@ -36,6 +36,7 @@ import mildtilt.linkage.beam.BeamPoint;
 import mildtilt.obstacle.Driver;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Shape;
+import mildtilt.obstacle.TwoEnded;
 import mildtilt.survey.SurveyFit;
 import mildtilt.survey.Surveyed;
 
@@ -290,7 +291,7 @@ public final class JobPoints {
                 + switch (o.shape()) {
                     case Shape.Box _, Shape.Sphere _ -> ", middle";
                     case Shape.Scan _ -> ", origin of the scan";
-                    case Shape.Cylinder _ -> point == 0 ? ", one end" : ", other end";
+                    case Shape.Cylinder _, TwoEnded _ -> point == 0 ? ", one end" : ", other end";
                     case Shape.Tube _ -> ", point " + (point + 1);
                     case Shape.Plate _ -> ", corner " + (point + 1);
                 };

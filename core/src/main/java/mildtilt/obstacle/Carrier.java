@@ -12,7 +12,14 @@ public enum Carrier {
     LEFT_LOWER_ARM("left lower arm", Optional.of(Side.LEFT)),
     RIGHT_LOWER_ARM("right lower arm", Optional.of(Side.RIGHT)),
     LEFT_UPPER_ARM("left upper arm", Optional.of(Side.LEFT)),
-    RIGHT_UPPER_ARM("right upper arm", Optional.of(Side.RIGHT));
+    RIGHT_UPPER_ARM("right upper arm", Optional.of(Side.RIGHT)),
+    LEFT_TIE_ROD("left tie rod", Optional.of(Side.LEFT)),
+    RIGHT_TIE_ROD("right tie rod", Optional.of(Side.RIGHT)),
+    TIE_ROD("tie rod", Optional.empty()),
+    CENTRE_LINK("centre link", Optional.empty()),
+    DRAG_LINK("drag link", Optional.empty()),
+    GEAR_ARM("gear's arm", Optional.empty()),
+    RACK_BAR("rack bar", Optional.empty());
 
     private final String label;
     private final Optional<Side> side;
@@ -32,13 +39,15 @@ public enum Carrier {
 
     public Carrier mirrored() {
         return switch (this) {
-            case FRAME, AXLE -> this;
+            case FRAME, AXLE, TIE_ROD, CENTRE_LINK, DRAG_LINK, GEAR_ARM, RACK_BAR -> this;
             case LEFT_KNUCKLE -> RIGHT_KNUCKLE;
             case RIGHT_KNUCKLE -> LEFT_KNUCKLE;
             case LEFT_LOWER_ARM -> RIGHT_LOWER_ARM;
             case RIGHT_LOWER_ARM -> LEFT_LOWER_ARM;
             case LEFT_UPPER_ARM -> RIGHT_UPPER_ARM;
             case RIGHT_UPPER_ARM -> LEFT_UPPER_ARM;
+            case LEFT_TIE_ROD -> RIGHT_TIE_ROD;
+            case RIGHT_TIE_ROD -> LEFT_TIE_ROD;
         };
     }
 }

@@ -1,6 +1,8 @@
 package mildtilt.obstacle;
 
+import java.util.EnumSet;
 import java.util.Optional;
+import java.util.Set;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.id.Id;
 import mildtilt.withers.Withers;
@@ -62,6 +64,28 @@ public record Obstacle(
         if (!(gap >= 0 && Double.isFinite(gap))) {
             throw new ImpossibleGeometryException("The gap that \"" + name + "\" needs can't be negative.");
         }
+        if (shape instanceof TwoEnded t) {
+            check(name, t, carrier, sweep);
+        }
+    }
+
+    private static void check(String name, TwoEnded t, Carrier carrier, Sweep sweep) {
+        if (carrier != Carrier.FRAME) {
+            throw new ImpossibleGeometryException("\"" + name
+                    + "\" goes along with what its two ends are fixed to; leave out what the whole of it is fixed to.");
+        }
+        if (!(sweep instanceof Sweep.Still || sweep instanceof Sweep.Wanders)) {
+            throw new ImpossibleGeometryException("\"" + name
+                    + "\" moves with what its two ends are fixed to, and by itself only as a hose wanders.");
+        }
+        if (t.length() < 1) {
+            throw new ImpossibleGeometryException("Both ends of \"" + name + "\" are in one place.");
+        }
+    }
+
+    /** What it goes along with: one part, or what its two ends are fixed to. */
+    public Set<Carrier> carriers() {
+        return shape instanceof TwoEnded t ? EnumSet.of(t.from().on(), t.to().on()) : EnumSet.of(carrier);
     }
 
     /** On the frame, still, with the usual gap; its id is given when it is put among others. */
@@ -81,13 +105,15 @@ public record Obstacle(
     /**
      * What may be done to it. If not given: a member that brackets are welded to may be notched and is never moved;
      * what rides
-     * on the axle, and anything long enough to be a spring, a slide bar or a rail of its own, is left alone; the rest
-     * may be moved.
+     * on the axle, and anything long enough to be a spring, a slide bar or a rail of its own, is left alone, and so is
+     * what has its place between two ends; the rest may be moved.
      */
     public May may() {
         return said.orElseGet(() -> takesBearings
                 ? May.NOTCHED
-                : carrier != Carrier.FRAME || shape instanceof Shape.Box b && b.isLong() ? May.NEITHER : May.MOVED);
+                : carrier != Carrier.FRAME || shape instanceof TwoEnded || shape instanceof Shape.Box b && b.isLong()
+                        ? May.NEITHER
+                        : May.MOVED);
     }
 
     public Obstacle withMay(Optional<May> m) {

@@ -11,7 +11,8 @@ import mildtilt.solid.Solid;
 import mildtilt.solid.TriangleMesh;
 
 /** The form of what is in the way, in the vehicle frame in the design position. Lengths mm. */
-public sealed interface Shape {
+public sealed interface Shape
+        permits Shape.Tube, Shape.Box, Shape.Plate, Shape.Cylinder, Shape.Sphere, Shape.Scan, TwoEnded {
 
     /** A box so many times as long as it is wide or high is a long one. */
     double LONG = 3;

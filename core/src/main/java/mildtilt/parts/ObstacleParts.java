@@ -1,6 +1,7 @@
 package mildtilt.parts;
 
 import static mildtilt.describe.Ranges.ANGLE;
+import static mildtilt.describe.Ranges.BETWEEN_ENDS;
 import static mildtilt.describe.Ranges.BODY_SIZE;
 import static mildtilt.describe.Ranges.BODY_THICKNESS;
 import static mildtilt.describe.Ranges.CRANK_OF_PEDALS;
@@ -14,6 +15,7 @@ import static mildtilt.describe.Ranges.ROAD_WHEEL;
 import static mildtilt.describe.Ranges.ROD_DIAMETER;
 import static mildtilt.describe.Ranges.SLIDE_BACK;
 import static mildtilt.describe.Ranges.SLIDE_ON;
+import static mildtilt.describe.Ranges.STEER_ANGLE;
 import static mildtilt.describe.Ranges.SWING_BACK;
 import static mildtilt.describe.Ranges.SWING_ON;
 import static mildtilt.describe.Ranges.WANDER;
@@ -38,11 +40,14 @@ import mildtilt.geometry.Side;
 import mildtilt.id.Id;
 import mildtilt.obstacle.Carrier;
 import mildtilt.obstacle.Driver;
+import mildtilt.obstacle.EndFit;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.OwnParts;
+import mildtilt.obstacle.PartEnd;
 import mildtilt.obstacle.Shape;
 import mildtilt.obstacle.Surroundings;
 import mildtilt.obstacle.Sweep;
+import mildtilt.obstacle.TwoEnded;
 
 /** What is in the way, the driver, own sizes that only gaps ask for. */
 public final class ObstacleParts {
@@ -54,6 +59,44 @@ public final class ObstacleParts {
     private static final String ROLL = "how far its left side is lifted";
 
     private ObstacleParts() {}
+
+    public static final Form<EndFit> END_FIT = Form.Kinds.<EndFit>of("kind", "how an end is held")
+            .or(
+                    "eye",
+                    Part.of(EndFit.Eye.class)
+                            .needs("bolt", "bolt", new Heading(), "along its bolt")
+                            .label("Bolt")
+                            .needs("allowedDeg", "allowed_deg", new Size(STEER_ANGLE), "largest tilt from square to it")
+                            .label("Tilt it allows")
+                            .help("an eye or a rod end on a bolt"))
+            .or(
+                    "ball",
+                    Part.of(EndFit.Ball.class)
+                            .needs("axis", "axis", new Heading(), "that the part runs along where it does not tilt")
+                            .label("Axis")
+                            .needs("allowedDeg", "allowed_deg", new Size(STEER_ANGLE), "largest angle to it")
+                            .label("Tilt it allows")
+                            .help("a ball, a top mount or the joint of a driven shaft"))
+            .or(
+                    "fitting",
+                    Part.of(EndFit.Fitting.class)
+                            .needs("leaves", "leaves", new Heading(), "the way a hose leaves it")
+                            .label("Hose leaves")
+                            .help("a hose's fitting"));
+
+    public static final Part<PartEnd> PART_END = Part.of(PartEnd.class)
+            .needs("at", "at_mm", ANYWHERE, "its middle")
+            .usual("on", "fixed_to", new Choice<>(Carrier.class), Carrier.FRAME, "what it is fixed to")
+            .may("fit", "fit", new Group<>(END_FIT), "how it is held; without it its tilt is not looked at")
+            .help("one end of a part that is between two");
+
+    private static <T extends Record & TwoEnded> Part.Builder<T> twoEnded(Class<T> type) {
+        return Part.of(type)
+                .needs("from", "from", new Group<>(PART_END), "one end")
+                .needs("to", "to", new Group<>(PART_END), "the other end")
+                .needs("diameter", "diameter_mm", new Size(BODY_THICKNESS), "across, with what goes round it")
+                .label("Diameter");
+    }
 
     public static final Form<Shape> SHAPE = Form.Kinds.<Shape>of(
                     "kind", "its shape, in the vehicle's frame, straight ahead at ride height")
@@ -123,7 +166,55 @@ public final class ObstacleParts {
                             .usual("rollDeg", "roll_deg", TURN, 0.0, ROLL)
                             .label("Left side lifted by")
                             .inline("mesh", new Form.Packed("its triangles"))
-                            .help("triangles"));
+                            .help("triangles"))
+            .or(
+                    "damper",
+                    twoEnded(TwoEnded.Damper.class)
+                            .needs("closed", "closed_mm", new Size(BETWEEN_ENDS), "between its ends, pushed in")
+                            .label("Length pushed in")
+                            .needs("open", "open_mm", new Size(BETWEEN_ENDS), "between its ends, pulled out")
+                            .label("Length pulled out")
+                            .help("a damper, a steering damper or a spring unit, between two ends"))
+            .or(
+                    "coil_spring",
+                    twoEnded(TwoEnded.CoilSpring.class)
+                            .needs("block", "block_mm", new Size(BETWEEN_ENDS), "with its coils on each other")
+                            .label("Length coil on coil")
+                            .needs("free", "free_mm", new Size(BETWEEN_ENDS), "with nothing on it")
+                            .label("Free length")
+                            .help("a coil spring between two ends"))
+            .or(
+                    "limit_strap",
+                    twoEnded(TwoEnded.Strap.class)
+                            .needs("taut", "taut_mm", new Size(BETWEEN_ENDS), "between its ends where it ends droop")
+                            .label("Length, taut")
+                            .help("a strap that ends droop"))
+            .or(
+                    "bump_stop",
+                    twoEnded(TwoEnded.BumpStop.class)
+                            .needs("height", "height_mm", new Size(BETWEEN_ENDS), "between its ends where it ends bump")
+                            .label("Height where it meets")
+                            .help("a block that ends bump, on its first end, and what meets it"))
+            .or(
+                    "driven_shaft",
+                    twoEnded(TwoEnded.DrivenShaft.class)
+                            .needs("pushedIn", "pushed_in_mm", new Size(BETWEEN_ENDS), "between its joints, pushed in")
+                            .label("Length pushed in")
+                            .needs(
+                                    "pulledOut",
+                                    "pulled_out_mm",
+                                    new Size(BETWEEN_ENDS),
+                                    "between its joints, as far out as its joints let it")
+                            .label("Length pulled out")
+                            .help("a shaft that drives a wheel, with a joint at either end"))
+            .or(
+                    "hose",
+                    twoEnded(TwoEnded.Hose.class)
+                            .needs("length", "length_mm", new Size(BETWEEN_ENDS), "between its ends, stretched out")
+                            .label("Length")
+                            .needs("leastRadius", "least_bend_radius_mm", new Size(GAP), "that it may be bent to")
+                            .label("Least bend radius")
+                            .help("a hose or a cable between two ends"));
 
     private static Part<Axis> pivot() {
         return AxleParts.axis("origin_mm", "a point on its pivot", "axis", "along its pivot, right-handed", "");

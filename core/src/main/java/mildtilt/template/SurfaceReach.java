@@ -6,6 +6,7 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Vector;
 import mildtilt.obstacle.Shape;
+import mildtilt.obstacle.TwoEnded;
 
 /** Where a straight line first meets the surface of a shape, in closed form. */
 final class SurfaceReach {
@@ -21,7 +22,7 @@ final class SurfaceReach {
     static boolean carries(Shape shape) {
         return switch (shape) {
             case Shape.Box _, Shape.Plate _, Shape.Cylinder _, Shape.Tube _ -> true;
-            case Shape.Sphere _, Shape.Scan _ -> false;
+            case Shape.Sphere _, Shape.Scan _, TwoEnded _ -> false;
         };
     }
 
@@ -39,7 +40,7 @@ final class SurfaceReach {
                 yield best;
             }
             case Shape.Plate q -> plate(p, way.vector(), q);
-            case Shape.Sphere _, Shape.Scan _ -> Optional.empty();
+            case Shape.Sphere _, Shape.Scan _, TwoEnded _ -> Optional.empty();
         };
     }
 

@@ -26,6 +26,7 @@ import mildtilt.job.Job;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Shape;
 import mildtilt.obstacle.Surroundings;
+import mildtilt.obstacle.TwoEnded;
 import mildtilt.solid.TriangleMesh;
 import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.Test;
@@ -189,7 +190,7 @@ class TemplatesTest {
                         .vector();
                 yield Math.abs(p.minus(q.corners().getFirst()).dot(square)) - q.thickness() / 2;
             }
-            case Shape.Sphere _, Shape.Scan _ -> throw new IllegalStateException();
+            case Shape.Sphere _, Shape.Scan _, TwoEnded _ -> throw new IllegalStateException();
         };
     }
 

@@ -2,6 +2,7 @@ package mildtilt.app.clearance;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
@@ -11,6 +12,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -18,6 +20,7 @@ import javafx.scene.layout.VBox;
 import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.clearance.PairGap;
+import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Element;
@@ -26,6 +29,8 @@ import mildtilt.obstacle.Driver;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Shape;
 import mildtilt.obstacle.Sweep;
+import mildtilt.obstacle.TwoEnded;
+import mildtilt.travel.TwoEndedStart;
 import mildtilt.units.Quantity;
 
 /** What is in the way, one row each: put in, copied to the other side, taken out. */
@@ -93,6 +98,17 @@ public final class ObstaclesPane extends VBox {
                                 "Sphere: anything round",
                                 "add-sphere",
                                 () -> put("sphere", new Shape.Sphere(spot(), 100))),
+                        new SeparatorMenuItem());
+        for (TwoEndedStart start : TwoEndedStart.values()) {
+            add.getItems()
+                    .add(item(
+                            "Between two ends: " + start.label(),
+                            "add-" + start.name().toLowerCase(Locale.ROOT).replace('_', '-'),
+                            () -> putBetween(start)));
+        }
+        add.getItems()
+                .addAll(
+                        new SeparatorMenuItem(),
                         item("A scan, from STL or OBJ…", "add-scan", takeScan),
                         item("The driver", "add-driver", this::putDriver));
         HBox row = new HBox(8, add);
@@ -116,10 +132,26 @@ public final class ObstaclesPane extends VBox {
     }
 
     private void put(String name, Shape shape) {
-        String free = bench.job().surroundings().free(name);
+        put(Obstacle.fixed(name, shape));
+    }
+
+    private void putBetween(TwoEndedStart start) {
+        try {
+            start.on(bench.job())
+                    .ifPresentOrElse(
+                            this::put,
+                            () -> bench.refuse(
+                                    "What is between two ends needs an axle that can be turned for them to go along with."));
+        } catch (ImpossibleGeometryException e) {
+            bench.refuse(String.valueOf(e.getMessage()));
+        }
+    }
+
+    private void put(Obstacle o) {
         int index = bench.job().surroundings().obstacles().size();
         if (bench.edit(
-                "Put a " + name + " in the way", j -> j.editSurroundings(s -> s.with(Obstacle.fixed(free, shape))))) {
+                "Put a " + o.name() + " in the way",
+                j -> j.editSurroundings(s -> s.with(o.withName(s.free(o.name())))))) {
             bench.selectionProperty().set(Optional.of(new Element.InTheWay(index)));
         }
     }
@@ -169,8 +201,13 @@ public final class ObstaclesPane extends VBox {
     }
 
     private String words(Obstacle o) {
-        return o.shape().label() + (o.hot() ? ", hot" : "") + " on the "
-                + o.carrier().label()
+        String on = o.shape() instanceof TwoEnded t
+                ? " from the " + t.from().on().label() + " to the "
+                        + t.to().on().label()
+                : " on the " + o.carrier().label();
+        return o.shape().label()
+                + (o.hot() ? ", hot" : "")
+                + on
                 + (o.sweep() instanceof Sweep.Still ? "" : ", " + o.sweep().label())
                 + (o.takesBearings() ? ", takes bearings" : "");
     }

@@ -14,6 +14,7 @@ import mildtilt.describe.JobPlace;
 import mildtilt.describe.Ranges;
 import mildtilt.describe.RefusalText;
 import mildtilt.geometry.Axis;
+import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
@@ -21,10 +22,15 @@ import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
 import mildtilt.obstacle.Carrier;
 import mildtilt.obstacle.Driver;
+import mildtilt.obstacle.EndFit;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Obstacle.May;
+import mildtilt.obstacle.PartEnd;
 import mildtilt.obstacle.Sweep;
+import mildtilt.obstacle.TwoEnded;
 import mildtilt.parts.ObstacleParts;
+import mildtilt.steer.position.CarrierMotion;
+import mildtilt.travel.TravelStop;
 
 /** The sizes and choices of what is in the way, of the driver, and of the own parts that only clearances ask for. */
 final class ObstacleFields {
@@ -33,10 +39,12 @@ final class ObstacleFields {
     private static final double USUAL_SLIDE = 40;
     private static final double USUAL_WANDER = 10;
     private static final double USUAL_FOLLOW = 0.2;
+    private static final double USUAL_TILT = 20;
 
     private ObstacleFields() {}
 
-    static List<SizeField> of(Obstacle o, int index) {
+    static List<SizeField> of(Job job, int index) {
+        Obstacle o = job.surroundings().obstacles().get(index);
         JobPlace at = JobPlace.WHOLE.in("surroundings").in("obstacles").at(index);
         PartFields.Edit<Obstacle> edit = (j, change) -> j.editSurroundings(s -> s.edit(index, change));
         List<SizeField> all = PartFields.of(at, ObstacleParts.OBSTACLE, o, "", edit);
@@ -54,6 +62,16 @@ final class ObstacleFields {
                     "",
                     (j, change) -> edit.apply(j, x -> x.withSweep(change.apply(x.sweep())))));
         }
+        if (o.shape() instanceof TwoEnded t) {
+            ends(all, at.in("shape"), t, edit);
+        }
+        if (TravelStop.is(job, o)) {
+            String what = TravelStop.endsDroop(o) ? "Droop" : "Bump";
+            TravelStop.left(job, index)
+                    .ifPresent(mm -> all.addFirst(length(
+                                    "travel-left", what + " it leaves", mm, (j, v) -> TravelStop.set(j, index, v))
+                            .meaning("Straight ahead. Type the travel you want, and its length is set for it.")));
+        }
         switch (o.sweep()) {
             case Sweep.Turns t -> pivot(all, index, t.axis(), a -> new Sweep.Turns(a, t.fromDeg(), t.toDeg()));
             case Sweep.FollowsWheel f ->
@@ -61,6 +79,29 @@ final class ObstacleFields {
             case Sweep.Still _, Sweep.Slides _, Sweep.Wanders _ -> {}
         }
         return all;
+    }
+
+    private static void ends(List<SizeField> all, JobPlace at, TwoEnded t, PartFields.Edit<Obstacle> edit) {
+        for (boolean first : new boolean[] {true, false}) {
+            t.end(first)
+                    .fit()
+                    .ifPresent(fit -> all.addAll(PartFields.of(
+                            at.in(first ? "from" : "to").in("fit"),
+                            ObstacleParts.END_FIT,
+                            fit,
+                            first ? ", one end" : ", other end",
+                            (j, change) -> edit.apply(
+                                    j,
+                                    o -> withEnd(
+                                            o, first, e -> e.withFit(e.fit().map(change)))))));
+        }
+    }
+
+    private static Obstacle withEnd(Obstacle o, boolean first, UnaryOperator<PartEnd> change) {
+        return o.shape() instanceof TwoEnded t
+                ? o.withShape(
+                        first ? t.between(change.apply(t.from()), t.to()) : t.between(t.from(), change.apply(t.to())))
+                : o;
     }
 
     private interface About {
@@ -76,15 +117,19 @@ final class ObstacleFields {
         all.add(length("pivot-z", "Pivot, z", p.z(), (j, v) -> set.apply(j, new Point(p.x(), p.y(), v))));
     }
 
-    static List<ChoiceField> choices(Obstacle o, int index) {
+    static List<ChoiceField> choices(Job job, int index) {
+        Obstacle o = job.surroundings().obstacles().get(index);
         List<ChoiceField> all = new ArrayList<>();
-        all.add(ChoiceField.of(
-                "carrier",
-                "Fixed to",
-                Carrier.values(),
-                Carrier::label,
-                o.carrier(),
-                (j, c) -> j.editSurroundings(s -> s.edit(index, x -> x.withCarrier(c)))));
+        if (o.shape() instanceof TwoEnded t) {
+            endChoices(all, job, t, index);
+        } else {
+            all.add(carrier(
+                    "carrier",
+                    "Fixed to",
+                    job,
+                    o.carrier(),
+                    (j, c) -> j.editSurroundings(s -> s.edit(index, x -> x.withCarrier(c)))));
+        }
         all.add(ChoiceField.yesNo(
                         "hot",
                         "Heat",
@@ -93,22 +138,25 @@ final class ObstacleFields {
                         o.hot(),
                         (j, hot) -> j.editSurroundings(s -> s.edit(index, x -> x.withHot(hot))))
                 .meaning("Hot parts need a larger gap."));
-        List<Sweep> ways = sweeps(o);
-        List<String> words = List.of(
-                "stays",
-                "turns (across)",
-                "turns (fore and aft)",
-                "slides fore and aft",
-                "slides up and down",
-                "wanders",
-                "left wheel turns it",
-                "right wheel turns it");
+        boolean between = o.shape() instanceof TwoEnded;
+        List<Sweep> ways = between ? List.of(new Sweep.Still(), new Sweep.Wanders(USUAL_WANDER)) : sweeps(o);
+        List<String> words = between
+                ? List.of("stays", "wanders")
+                : List.of(
+                        "stays",
+                        "turns (across)",
+                        "turns (fore and aft)",
+                        "slides fore and aft",
+                        "slides up and down",
+                        "wanders",
+                        "left wheel turns it",
+                        "right wheel turns it");
         all.add(new ChoiceField(
                 "sweep",
                 "Moves by itself",
                 "Pedals and rocking engines turn, hoses wander, an anti-roll bar is turned by its wheel.",
                 words,
-                chosen(o.sweep()),
+                between ? o.sweep() instanceof Sweep.Wanders ? 1 : 0 : chosen(o.sweep()),
                 (j, i) -> j.editSurroundings(s -> s.edit(index, x -> x.withSweep(ways.get(i))))));
         List<String> may = Stream.of(May.values()).map(May::label).toList();
         all.add(new ChoiceField(
@@ -118,6 +166,9 @@ final class ObstacleFields {
                 may,
                 o.may().ordinal(),
                 (j, i) -> j.editSurroundings(s -> s.edit(index, x -> x.withMay(Optional.of(May.values()[i]))))));
+        if (between) {
+            return all;
+        }
         all.add(ChoiceField.yesNo(
                         "takes-bearings",
                         "Bearings",
@@ -126,6 +177,63 @@ final class ObstacleFields {
                         o.takesBearings(),
                         (j, takes) -> j.editSurroundings(s -> s.edit(index, x -> x.withTakesBearings(takes))))
                 .meaning("Whether the route finder may fix the bracket of a support bearing to it."));
+        return all;
+    }
+
+    /** Of the parts that this axle has. */
+    private static ChoiceField carrier(
+            String id, String label, Job job, Carrier now, BiFunction<Job, Carrier, Job> set) {
+        List<Carrier> all = Stream.of(Carrier.values())
+                .filter(c -> c == now
+                        || job.axle().map(a -> CarrierMotion.exists(a, c)).orElse(c == Carrier.FRAME))
+                .toList();
+        return new ChoiceField(
+                id,
+                label,
+                "",
+                all.stream().map(Carrier::label).toList(),
+                all.indexOf(now),
+                (j, i) -> set.apply(j, all.get(i)));
+    }
+
+    private static void endChoices(List<ChoiceField> all, Job job, TwoEnded t, int index) {
+        for (boolean first : new boolean[] {true, false}) {
+            String id = first ? "from" : "to";
+            String which = first ? "One end" : "Other end";
+            PartEnd end = t.end(first);
+            all.add(carrier(
+                    id + "-on",
+                    which + " fixed to",
+                    job,
+                    end.on(),
+                    (j, c) -> j.editSurroundings(s -> s.edit(index, o -> withEnd(o, first, e -> e.withOn(c))))));
+            List<Optional<EndFit>> fits = fits(t, first);
+            all.add(new ChoiceField(
+                    id + "-fit",
+                    which + " held by",
+                    "How far an end may tilt is only looked at where it is known how it is held.",
+                    fits.stream()
+                            .map(f -> f.map(EndFit::label).orElse("not known"))
+                            .toList(),
+                    fits.indexOf(end.fit()),
+                    (j, i) -> j.editSurroundings(
+                            s -> s.edit(index, o -> withEnd(o, first, e -> e.withFit(fits.get(i)))))));
+        }
+    }
+
+    /** What an end may be held by, that which holds it among them. */
+    private static List<Optional<EndFit>> fits(TwoEnded t, boolean first) {
+        Direction along = t.end(!first).at().minus(t.end(first).at()).direction();
+        List<EndFit> fresh = t instanceof TwoEnded.Hose
+                ? List.of(new EndFit.Fitting(along))
+                : List.of(new EndFit.Eye(along.anySquare(), USUAL_TILT), new EndFit.Ball(along, USUAL_TILT));
+        List<Optional<EndFit>> all = new ArrayList<>(List.of(Optional.empty()));
+        for (EndFit f : fresh) {
+            all.add(Optional.of(t.end(first)
+                    .fit()
+                    .filter(now -> now.getClass() == f.getClass())
+                    .orElse(f)));
+        }
         return all;
     }
 

@@ -32,8 +32,7 @@ final class PartFieldGroups {
         return switch (element) {
             case Element.Wheel _, Element.ShaftAt _, Element.JointAt _, Element.Tube _, Element.BearingAt _ ->
                 new ColumnFields(job.column().orElseThrow()).of(element);
-            case Element.InTheWay i ->
-                ObstacleFields.of(job.surroundings().obstacles().get(i.index()), i.index());
+            case Element.InTheWay i -> ObstacleFields.of(job, i.index());
             case Element.AtTheWheel _ ->
                 ObstacleFields.driver(job.surroundings().driver().orElseThrow());
             case Element.GearElement _,

@@ -157,10 +157,7 @@ public final class PartPane extends VBox {
             bench.job().surroundings().driver().ifPresent(d -> addChoices(chosen, ObstacleFields.driverChoices(d)));
         }
         if (element instanceof Element.InTheWay i) {
-            addChoices(
-                    chosen,
-                    ObstacleFields.choices(
-                            bench.job().surroundings().obstacles().get(i.index()), i.index()));
+            addChoices(chosen, ObstacleFields.choices(bench.job(), i.index()));
         }
         for (GridPane g : List.of(grid, chosen)) {
             if (!g.getChildren().isEmpty()) {

@@ -135,6 +135,7 @@ final class Commands {
                         tab("Rules", "Shortcut+Alt+8", SideTab.RULES),
                         tab("Obstacles", "Shortcut+Alt+9", SideTab.OBSTACLES),
                         tab("Gaps", "Shortcut+Alt+0", SideTab.GAPS),
+                        tab("What ends the travel", "Shortcut+Alt+E", SideTab.TRAVEL),
                         tab("Routes", "Shortcut+R", SideTab.ROUTES))));
         groups.add(new Group(
                 "view",

@@ -13,6 +13,7 @@ import javafx.stage.Stage;
 import mildtilt.app.clearance.GapsPane;
 import mildtilt.app.clearance.ObstaclesPane;
 import mildtilt.app.clearance.RoutePane;
+import mildtilt.app.clearance.TravelPane;
 import mildtilt.app.column.ClockingPane;
 import mildtilt.app.column.RangePane;
 import mildtilt.app.column.RulesPane;
@@ -97,6 +98,7 @@ final class SidePanel extends VBox {
                 case OBSTACLES ->
                     new ObstaclesPane(bench, new PartPane(bench, ofObstacles, true), () -> documents.openScan(window));
                 case GAPS -> new GapsPane(bench);
+                case TRAVEL -> new TravelPane(bench);
                 case ROUTES -> new RoutePane(bench);
                 case RULES ->
                     new RulesPane(bench, () -> documents.saveRules(window), () -> documents.openRules(window));

@@ -13,6 +13,7 @@ public enum SideTab {
     RULES("Rules"),
     OBSTACLES("Obstacles"),
     GAPS("Gaps"),
+    TRAVEL("Travel"),
     ROUTES("Route"),
     READINGS("Readings"),
     UNCERTAINTY("Uncertainty");
@@ -34,7 +35,7 @@ public enum SideTab {
             case READINGS, UNCERTAINTY -> stage == WorkStage.SURVEY;
             case ARMS, SOLVE, VARIANTS -> stage == WorkStage.LINKAGE;
             case PHASING, SUPPORTS, RANGE, RULES -> stage == WorkStage.COLUMN;
-            case OBSTACLES, GAPS, ROUTES -> stage == WorkStage.CLEARANCE;
+            case OBSTACLES, GAPS, TRAVEL, ROUTES -> stage == WorkStage.CLEARANCE;
         };
     }
 }

@@ -3,6 +3,7 @@ package mildtilt.clearance.bodies;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import mildtilt.clearance.bodies.Body.Sort;
@@ -32,9 +33,11 @@ import mildtilt.obstacle.Driver;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.OwnParts;
 import mildtilt.obstacle.Sweep;
+import mildtilt.obstacle.TwoEnded;
 import mildtilt.solid.Bounds;
 import mildtilt.solid.Convex;
 import mildtilt.solid.Solid;
+import mildtilt.steer.position.CarrierMotion;
 import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.Knuckle;
@@ -61,12 +64,16 @@ public final class Bodies {
 
     private final Job job;
     private final OwnParts own;
+    private final Optional<CarrierMotion> carriers;
     private final List<Body> all = new ArrayList<>();
     private final List<Phrase> assumed = new ArrayList<>();
 
     public Bodies(Job job) {
         this.job = job;
         own = job.surroundings().own();
+        carriers = job.surroundings().obstacles().isEmpty()
+                ? Optional.empty()
+                : job.axle().map(CarrierMotion::new);
         job.axle().ifPresent(this::axle);
         job.column().ifPresent(c -> {
             ColumnBodies column = new ColumnBodies(job, c);
@@ -108,7 +115,7 @@ public final class Bodies {
                 true,
                 false,
                 false,
-                Optional.empty(),
+                Set.of(),
                 markers,
                 solid,
                 guess));
@@ -468,7 +475,7 @@ public final class Bodies {
                 onAxle,
                 false,
                 false,
-                onAxle ? Optional.of(Carrier.AXLE) : Optional.empty(),
+                onAxle ? Set.of(Carrier.AXLE) : Set.of(),
                 s -> onAxle
                         ? corners(solid.bounds()).stream()
                                 .map(gearMove(s)::moved)
@@ -598,7 +605,7 @@ public final class Bodies {
                     false,
                     false,
                     pedals,
-                    Optional.empty(),
+                    Set.of(),
                     pedals ? s -> d.legPoints(side, s.part()) : _ -> List.of(),
                     pedals ? s -> d.leg(side, s.part()) : _ -> leg,
                     Body.GIVEN));
@@ -606,11 +613,13 @@ public final class Bodies {
     }
 
     private void obstacle(int index, Obstacle o) {
+        if (o.shape() instanceof TwoEnded t) {
+            twoEnded(index, o, t);
+            return;
+        }
         Solid design = o.shape().solid();
         Sweep sweep = o.sweep();
-        boolean rides = job.axle()
-                .map(a -> o.carrier() != Carrier.FRAME && CarrierMotion.exists(a, o.carrier()))
-                .orElse(false);
+        boolean rides = rides(o);
         boolean follows = job.axle().isPresent() && sweep instanceof Sweep.FollowsWheel;
         Function<Configuration, RigidMove> move = s -> {
             RigidMove m = sweep instanceof Sweep.FollowsWheel f && follows
@@ -618,34 +627,73 @@ public final class Bodies {
                             f.axis(),
                             Math.toRadians(f.degPerMm() * (f.side() == Side.LEFT ? s.travelLeft() : s.travelRight())))
                     : sweep.at(s.part());
-            return rides
-                    ? m.then(CarrierMotion.move(
-                            job.axle().orElseThrow(), s.pose().orElseThrow(), o.carrier()))
-                    : m;
+            return rides ? m.then(carrierMove(s, o.carrier())) : m;
         };
         List<Point> corners = corners(design.bounds());
         boolean moves = rides || follows || sweep.free();
-        double extra = sweep instanceof Sweep.Wanders w ? w.by() : 0;
-        all.add(new Body(
-                o.id(),
-                o.name(),
-                new Element.InTheWay(index),
-                Sort.OBSTACLE,
-                o.carrier().side(),
-                o.gap(),
-                extra,
+        inTheWay(
+                index,
+                o,
                 rides || follows,
-                false,
-                sweep.free(),
-                Optional.of(rides ? o.carrier() : Carrier.FRAME),
+                rides ? o.carriers() : Set.of(Carrier.FRAME),
                 moves
                         ? s -> {
                             RigidMove m = move.apply(s);
                             return corners.stream().map(m::moved).toList();
                         }
                         : _ -> List.of(),
-                moves ? s -> design.moved(move.apply(s)) : _ -> design,
+                moves ? s -> design.moved(move.apply(s)) : _ -> design);
+    }
+
+    /** A damper, a strap, a hose: its ends go with what they are fixed to. */
+    private void twoEnded(int index, Obstacle o, TwoEnded t) {
+        boolean rides = rides(o);
+        Function<Configuration, TwoEnded> now = rides ? s -> t.carried(c -> carrierMove(s, c)) : _ -> t;
+        inTheWay(
+                index, o, rides, o.carriers(), rides ? s -> ends(now.apply(s).solid()) : _ -> List.of(), s -> now.apply(
+                                s)
+                        .solid());
+    }
+
+    private void inTheWay(
+            int index,
+            Obstacle o,
+            boolean onPose,
+            Set<Carrier> carriers,
+            Function<Configuration, List<Point>> markers,
+            Function<Configuration, Solid> solid) {
+        all.add(new Body(
+                o.id(),
+                o.name(),
+                new Element.InTheWay(index),
+                Sort.OBSTACLE,
+                o.carriers().stream().flatMap(c -> c.side().stream()).findFirst(),
+                o.gap(),
+                o.sweep() instanceof Sweep.Wanders w ? w.by() : 0,
+                onPose,
+                false,
+                o.sweep().free(),
+                carriers,
+                markers,
+                solid,
                 Body.GIVEN));
+    }
+
+    /** Whether it goes along with a part that this axle has. */
+    private boolean rides(Obstacle o) {
+        return job.axle()
+                .map(a -> o.carriers().stream().anyMatch(c -> c != Carrier.FRAME && CarrierMotion.exists(a, c)))
+                .orElse(false);
+    }
+
+    private RigidMove carrierMove(Configuration s, Carrier carrier) {
+        return carriers.map(c -> c.move(s.pose().orElseThrow(), carrier)).orElse(RigidMove.NONE);
+    }
+
+    /** Of the bars that a solid is made of. */
+    private static List<Point> ends(Solid bars) {
+        return ((Solid.Parts) bars)
+                .parts().stream().flatMap(c -> c.core().stream()).toList();
     }
 
     private static List<Point> corners(Bounds b) {

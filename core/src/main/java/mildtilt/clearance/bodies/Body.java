@@ -2,6 +2,7 @@ package mildtilt.clearance.bodies;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
@@ -22,7 +23,7 @@ import mildtilt.solid.Solid;
  * @param onPose whether steering or wheel travel moves it
  * @param onColumn whether the steering wheel's adjustment moves it
  * @param onPart whether it moves by itself
- * @param carrier of an obstacle, what it is fixed to
+ * @param carriers of an obstacle, what it is fixed to; of a part bolted to the axle, that
  * @param markers points that follow it: it is nowhere carried farther than the farthest of them
  * @param solid as it stands
  * @param guess what its sizes are worth
@@ -38,7 +39,7 @@ public record Body(
         boolean onPose,
         boolean onColumn,
         boolean onPart,
-        Optional<Carrier> carrier,
+        Set<Carrier> carriers,
         Function<Configuration, List<Point>> markers,
         Function<Configuration, Solid> solid,
         Guess guess) {

@@ -3,6 +3,7 @@ package mildtilt.clearance.bodies;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.IntStream;
 import mildtilt.clearance.bodies.Body.Sort;
@@ -128,8 +129,8 @@ final class ColumnBodies {
     }
 
     /** What a part of the column is fixed to, where all of it goes with the axle. */
-    private Optional<Carrier> onAxle(int firstPoint) {
-        return firstPoint >= firstWithGear ? Optional.of(Carrier.AXLE) : Optional.empty();
+    private Set<Carrier> onAxle(int firstPoint) {
+        return firstPoint >= firstWithGear ? Set.of(Carrier.AXLE) : Set.of();
     }
 
     /** Whether the steering wheel's adjustment carries a point of the column. */
@@ -146,12 +147,12 @@ final class ColumnBodies {
             double extra,
             Function<Configuration, List<Point>> markers,
             Function<Configuration, Solid> solid) {
-        ofColumn(follows(1), Optional.empty(), true, part, element, sort, need, extra, markers, solid, Body.GIVEN);
+        ofColumn(follows(1), Set.of(), true, part, element, sort, need, extra, markers, solid, Body.GIVEN);
     }
 
     private void ofColumn(
             boolean follows,
-            Optional<Carrier> carrier,
+            Set<Carrier> carriers,
             boolean moves,
             NamedPart part,
             Element element,
@@ -172,7 +173,7 @@ final class ColumnBodies {
                 follows,
                 moves,
                 false,
-                carrier,
+                carriers,
                 markers,
                 solid,
                 guess));
@@ -237,7 +238,7 @@ final class ColumnBodies {
                 s -> runs.apply(s).stream().flatMap(List::stream).toList();
         ofColumn(
                 true,
-                Optional.empty(),
+                Set.of(),
                 true,
                 new NamedPart(
                         FixedPart.STEERING_WHEEL.called().id(),
@@ -254,7 +255,7 @@ final class ColumnBodies {
         if (job.surroundings().driver().isPresent()) {
             ofColumn(
                     true,
-                    Optional.empty(),
+                    Set.of(),
                     true,
                     FixedPart.HANDS.called(),
                     new Element.Wheel(),

@@ -13,6 +13,7 @@ import mildtilt.steer.ArmMatch;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.position.SteeringTrain;
 import mildtilt.steer.range.TravelMap;
+import mildtilt.travel.TravelFigures;
 
 /** All checks of a job, the gravest finding first. */
 public final class Checks {
@@ -28,6 +29,7 @@ public final class Checks {
             Optional<TravelMap> map,
             Optional<ArmMatch> match,
             Optional<ClearanceFigures> clearance,
+            Optional<TravelFigures> travel,
             List<PartLoad> parts,
             Catalogue catalogue,
             GuardedAnalysis w) {
@@ -48,6 +50,7 @@ public final class Checks {
             new HandChecks(job, s).look(w);
             new PlayChecks(job, s).look(w);
         });
+        travel.ifPresent(t -> new TravelChecks(t).look(w));
         new PartChecks(job, parts, steer).look(w);
         new ClearanceChecks(job, clearance).look(w);
         new MakingChecks(job, train, catalogue).look(w);

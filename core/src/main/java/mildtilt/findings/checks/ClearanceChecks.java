@@ -8,7 +8,6 @@ import mildtilt.clearance.ClearanceFigures;
 import mildtilt.clearance.LockKept;
 import mildtilt.clearance.Notch;
 import mildtilt.clearance.PairGap;
-import mildtilt.clearance.bodies.CarrierMotion;
 import mildtilt.findings.Fault;
 import mildtilt.findings.Finding;
 import mildtilt.findings.GuardedAnalysis;
@@ -21,9 +20,11 @@ import mildtilt.geometry.Vector;
 import mildtilt.job.Element;
 import mildtilt.job.FixedPart;
 import mildtilt.job.Job;
+import mildtilt.obstacle.Carrier;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Surroundings;
 import mildtilt.obstacle.Sweep;
+import mildtilt.steer.position.CarrierMotion;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
@@ -65,16 +66,18 @@ final class ClearanceChecks {
     private void fixings(List<Finding> all) {
         for (int i = 0; i < job.surroundings().obstacles().size(); i++) {
             Obstacle o = job.surroundings().obstacles().get(i);
-            if (job.axle().isPresent() && !CarrierMotion.exists(job.axle().get(), o.carrier())) {
-                all.add(new Finding(
-                        Fault.FIXED_TO_NOTHING,
-                        Severity.LOOK,
-                        new Element.InTheWay(i),
-                        Phrase.of(Phrase.name(o.name()) + " is fixed to the "
-                                + o.carrier().label()
-                                + ", which this axle does not have. It is treated as fixed to the frame."),
-                        "How it moves as the wheels travel is unknown, so its gaps are right only at ride height.",
-                        List.of()));
+            for (Carrier c : o.carriers()) {
+                if (job.axle().isPresent() && !CarrierMotion.exists(job.axle().get(), c)) {
+                    all.add(new Finding(
+                            Fault.FIXED_TO_NOTHING,
+                            Severity.LOOK,
+                            new Element.InTheWay(i),
+                            Phrase.of(Phrase.name(o.name()) + " is fixed to the "
+                                    + c.label()
+                                    + ", which this axle does not have. It is treated as fixed to the frame."),
+                            "How it moves as the wheels travel is unknown, so its gaps are right only at ride height.",
+                            List.of()));
+                }
             }
         }
     }

@@ -20,8 +20,10 @@ import mildtilt.columnrange.ColumnFigures;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.linkage.SteeredAxle;
+import mildtilt.linkage.corner.WheelTravel;
 import mildtilt.linkage.rods.Rod;
 import mildtilt.linkage.rods.RodEnds;
+import mildtilt.obstacle.TwoEnded;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.forces.RodLoad;
 import mildtilt.units.Phrase;
@@ -64,6 +66,7 @@ public record NotJudged(String matter, Element element, Phrase missing) {
                 .ifPresentOrElse(
                         a -> g.axle(a, steer),
                         () -> g.add("Gear, linkage and wheels", new Element.Wheel(), "this job has no axle"));
+        job.axle().ifPresent(g::travel);
         g.room(clearance);
         g.always();
         return List.copyOf(g.all);
@@ -270,6 +273,18 @@ public record NotJudged(String matter, Element element, Phrase missing) {
                                         + (int) Math.max(2, Math.ceil(force / (CLAMP_FRICTION * M10_PULL)))
                                         + " bolts M10 of class 8.8 for that force alone",
                                 Quantity.force(force))));
+            }
+        }
+
+        /** What a fabricator finds when the suspension is cycled by hand, and nobody has given. */
+        void travel(SteeredAxle axle) {
+            boolean travels = axle.wheelTravel() != WheelTravel.NONE
+                    && job.vehicle().bump() + job.vehicle().droop() > 0;
+            if (travels && job.surroundings().obstacles().stream().noneMatch(o -> o.shape() instanceof TwoEnded)) {
+                add(
+                        "Whether a damper, a spring, a strap, a hose or a driven shaft ends the travel",
+                        new Element.Knuckles(),
+                        "none is given; cycle the suspension at straight ahead and at both locks, or add them under Clearance");
             }
         }
 

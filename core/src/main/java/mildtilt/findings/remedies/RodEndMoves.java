@@ -68,7 +68,8 @@ public final class RodEndMoves {
         return List.of(new Remedy(action, j -> withBolt(j, side.get(), outer, to)));
     }
 
-    private static String describe(Direction d) {
+    /** A line of no particular sense, by how it leans from upright. */
+    static String describe(Direction d) {
         Vector w = d.z() < 0 ? d.vector().negated() : d.vector();
         long fore = Math.round(Math.toDegrees(Math.atan2(w.x(), w.z())));
         long left = Math.round(Math.toDegrees(Math.atan2(w.y(), w.z())));

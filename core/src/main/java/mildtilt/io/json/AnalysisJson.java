@@ -89,6 +89,7 @@ public final class AnalysisJson {
         analysis.train().locked().ifPresent(l -> root.put("cannot_turn", l.sentence()));
         analysis.steer().ifPresent(s -> root.set("linkage", SteerJson.tree(analysis, s)));
         analysis.clearance().ifPresent(c -> root.set("clearance", ClearanceJson.tree(c)));
+        analysis.travel().ifPresent(t -> root.set("travel", TravelJson.tree(t)));
         root.set("bench", bench(analysis.bench()));
         root.set("making", making(analysis));
         ArrayNode findings = root.putArray("findings");

@@ -18,7 +18,7 @@ import org.hipparchus.exception.MathRuntimeException;
  * lock,
  * 0 straight ahead, 1 left lock. One thread at a time.
  */
-final class WheelRange {
+public final class WheelRange {
 
     private static final int MARCHES = 24;
     private static final int HALVINGS = 36;
@@ -32,7 +32,7 @@ final class WheelRange {
     private final double[] stop;
     private final Map<Double, double[]> locks = new HashMap<>();
 
-    WheelRange(SteeringTrain train, Job job, LimitGauge gauge) {
+    public WheelRange(SteeringTrain train, Job job, LimitGauge gauge) {
         this.train = train;
         this.gauge = gauge;
         travel = train.requireAxle().wheelTravel();
@@ -43,11 +43,11 @@ final class WheelRange {
         };
     }
 
-    double lowest() {
+    public double lowest() {
         return -droop;
     }
 
-    double highest() {
+    public double highest() {
         return bump;
     }
 
@@ -56,7 +56,7 @@ final class WheelRange {
     }
 
     /** Steering wheel at a place, degrees. @param part of the way to that side's lock, −1 to 1 */
-    double steeringWheelDeg(double part, double z) {
+    public double steeringWheelDeg(double part, double z) {
         return Math.abs(part) * lockDeg(part >= 0 ? Side.LEFT : Side.RIGHT, z);
     }
 

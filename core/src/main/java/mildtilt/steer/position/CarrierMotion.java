@@ -1,14 +1,22 @@
-package mildtilt.clearance.bodies;
+package mildtilt.steer.position;
 
+import java.util.Optional;
+import mildtilt.gear.ArmGear;
+import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Frame;
 import mildtilt.geometry.Orbit;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Side;
+import mildtilt.geometry.Vector;
+import mildtilt.linkage.AxleConfiguration;
+import mildtilt.linkage.AxleSolver;
+import mildtilt.linkage.Mechanism;
 import mildtilt.linkage.SteeredAxle;
+import mildtilt.linkage.rods.Rod;
 import mildtilt.obstacle.Carrier;
-import mildtilt.steer.position.AxlePose;
+import mildtilt.suspension.CornerPose;
 import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.KnucklePose;
@@ -21,10 +29,17 @@ import mildtilt.suspension.TrailingArms;
 /** How what things are fixed to has moved from the design position. */
 public final class CarrierMotion {
 
-    private CarrierMotion() {}
+    private final SteeredAxle axle;
+    private final AxleConfiguration design;
+
+    /** @throws mildtilt.geometry.ImpossibleGeometryException if a rod or arm has no length */
+    public CarrierMotion(SteeredAxle axle) {
+        this.axle = axle;
+        design = new AxleSolver(axle).pose(0, 0, 0);
+    }
 
     /** Nowhere where the part does not exist on this axle, or stands where it can't be assembled. */
-    public static RigidMove move(SteeredAxle axle, AxlePose pose, Carrier carrier) {
+    public RigidMove move(AxlePose pose, Carrier carrier) {
         return switch (carrier) {
             case FRAME -> RigidMove.NONE;
             case AXLE -> beam(axle, pose);
@@ -34,6 +49,13 @@ public final class CarrierMotion {
             case RIGHT_LOWER_ARM -> arm(axle, pose, Side.RIGHT, true);
             case LEFT_UPPER_ARM -> arm(axle, pose, Side.LEFT, false);
             case RIGHT_UPPER_ARM -> arm(axle, pose, Side.RIGHT, false);
+            case LEFT_TIE_ROD -> rod(pose, Rod.LEFT_TIE_ROD);
+            case RIGHT_TIE_ROD -> rod(pose, Rod.RIGHT_TIE_ROD);
+            case TIE_ROD -> rod(pose, Rod.TIE_ROD);
+            case CENTRE_LINK -> rod(pose, Rod.CENTRE_LINK);
+            case DRAG_LINK -> rod(pose, Rod.DRAG_LINK);
+            case GEAR_ARM -> gearArm(pose);
+            case RACK_BAR -> rackBar(pose);
         };
     }
 
@@ -52,7 +74,65 @@ public final class CarrierMotion {
                     case DoubleWishbone _, TrailingArms _ -> true;
                     case Strut _, SplitLinks _, SwingBeam _, Kingpin _ -> false;
                 };
+            case LEFT_TIE_ROD, RIGHT_TIE_ROD -> !axle.oneTieRod();
+            case TIE_ROD -> axle.oneTieRod();
+            case CENTRE_LINK -> axle.linkage().drivenRods().contains(Rod.CENTRE_LINK);
+            case DRAG_LINK -> axle.linkage().drivenRods().contains(Rod.DRAG_LINK);
+            case GEAR_ARM -> axle.gear() instanceof ArmGear;
+            case RACK_BAR -> axle.gear() instanceof RackAndPinion;
         };
+    }
+
+    /** A rod is free to turn about its own line: it goes along by the smallest turn. */
+    private RigidMove rod(AxlePose pose, Rod rod) {
+        Optional<Line> was = line(design, rod);
+        Optional<Line> now = line(pose.stance(), rod);
+        if (was.isEmpty() || now.isEmpty()) {
+            return RigidMove.NONE;
+        }
+        Point from = was.get().from;
+        Vector before = was.get().to.minus(from);
+        Vector after = now.get().to.minus(now.get().from);
+        Vector about = before.cross(after);
+        RigidMove turn = about.norm() < 1e-12 * before.norm() * after.norm()
+                ? RigidMove.NONE
+                : RigidMove.about(new Axis(from, about.direction()), before.angleTo(after));
+        return turn.then(RigidMove.by(now.get().from.minus(from)));
+    }
+
+    private record Line(Point from, Point to) {}
+
+    private static Optional<Line> line(AxleConfiguration stance, Rod rod) {
+        return switch (rod) {
+            case LEFT_TIE_ROD, TIE_ROD -> tieRod(stance.left());
+            case RIGHT_TIE_ROD -> tieRod(stance.right());
+            case CENTRE_LINK, INTERMEDIATE_LINK, DRAG_LINK, DRAG_ROD, SHORT_LINK ->
+                stance.mechanism().stream()
+                        .flatMap(m -> m.links().stream())
+                        .filter(l -> l.rod() == rod)
+                        .map(l -> new Line(l.from(), l.to()))
+                        .findFirst();
+        };
+    }
+
+    private static Optional<Line> tieRod(CornerPose corner) {
+        return corner instanceof KnucklePose k
+                ? Optional.of(new Line(k.tieRodInner(), k.tieRodPoint()))
+                : Optional.empty();
+    }
+
+    private RigidMove gearArm(AxlePose pose) {
+        return axle.gear() instanceof ArmGear g && pose.stance().mechanism().orElse(null) instanceof Mechanism.ByArm a
+                ? RigidMove.about(g.axis(), a.armAngle()).then(pose.stance().gearMove())
+                : RigidMove.NONE;
+    }
+
+    private RigidMove rackBar(AxlePose pose) {
+        return axle.gear() instanceof RackAndPinion r
+                        && pose.stance().mechanism().orElse(null) instanceof Mechanism.RackAt at
+                ? RigidMove.by(r.axis().times(at.displacement()))
+                        .then(pose.stance().gearMove())
+                : RigidMove.NONE;
     }
 
     private static Suspension suspension(SteeredAxle axle, Carrier carrier) {

@@ -1,0 +1,327 @@
+package mildtilt.obstacle;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.geometry.Point;
+import mildtilt.geometry.RigidMove;
+import mildtilt.geometry.Vector;
+import mildtilt.solid.Convex;
+import mildtilt.solid.Solid;
+
+/**
+ * A part between two ends, each fixed to something that may move: its length follows them, and it can be too short or too
+ * long for where they go. Lengths mm, from the middle of one end to the middle of the other.
+ */
+public sealed interface TwoEnded extends Shape {
+
+    PartEnd from();
+
+    PartEnd to();
+
+    double diameter();
+
+    /** The same between other ends. */
+    TwoEnded between(PartEnd from, PartEnd to);
+
+    /** The least its ends may be apart; empty where nothing stops them. */
+    Optional<Double> shortest();
+
+    /** The most its ends may be apart; empty where nothing stops them. */
+    Optional<Double> longest();
+
+    /** Whether it is there to end the travel, so that meeting its limit is no fault. */
+    default boolean endsTravel() {
+        return switch (this) {
+            case Strap _, BumpStop _ -> true;
+            case Damper _, CoilSpring _, DrivenShaft _, Hose _ -> false;
+        };
+    }
+
+    /** From end to end, mm. */
+    default double length() {
+        return from().at().distanceTo(to().at());
+    }
+
+    default PartEnd end(boolean first) {
+        return first ? from() : to();
+    }
+
+    /**
+     * A damper, a steering damper, or a spring unit round one.
+     *
+     * @param shortest closed
+     * @param longest pulled out
+     */
+    record Damper(PartEnd from, PartEnd to, double diameter, double closed, double open) implements TwoEnded {
+
+        public Damper {
+            check("damper", from, to, diameter, closed, open);
+        }
+
+        @Override
+        public String label() {
+            return "damper";
+        }
+
+        @Override
+        public Damper between(PartEnd f, PartEnd t) {
+            return new Damper(f, t, diameter, closed, open);
+        }
+
+        @Override
+        public Optional<Double> shortest() {
+            return Optional.of(closed);
+        }
+
+        @Override
+        public Optional<Double> longest() {
+            return Optional.of(open);
+        }
+    }
+
+    /**
+     * A coil spring.
+     *
+     * @param block with its coils on each other
+     * @param free with nothing on it; farther apart it comes loose
+     */
+    record CoilSpring(PartEnd from, PartEnd to, double diameter, double block, double free) implements TwoEnded {
+
+        public CoilSpring {
+            check("coil spring", from, to, diameter, block, free);
+        }
+
+        @Override
+        public String label() {
+            return "coil spring";
+        }
+
+        @Override
+        public CoilSpring between(PartEnd f, PartEnd t) {
+            return new CoilSpring(f, t, diameter, block, free);
+        }
+
+        @Override
+        public Optional<Double> shortest() {
+            return Optional.of(block);
+        }
+
+        @Override
+        public Optional<Double> longest() {
+            return Optional.of(free);
+        }
+    }
+
+    /** A strap that ends droop. @param taut its length */
+    record Strap(PartEnd from, PartEnd to, double diameter, double taut) implements TwoEnded {
+
+        public Strap {
+            check("limit strap", from, to, diameter, 0, taut);
+        }
+
+        @Override
+        public String label() {
+            return "limit strap";
+        }
+
+        @Override
+        public Strap between(PartEnd f, PartEnd t) {
+            return new Strap(f, t, diameter, taut);
+        }
+
+        /** With the length that lets its ends be so far apart. */
+        public Strap withLength(double mm) {
+            return new Strap(from, to, diameter, mm);
+        }
+
+        @Override
+        public Optional<Double> shortest() {
+            return Optional.empty();
+        }
+
+        @Override
+        public Optional<Double> longest() {
+            return Optional.of(taut);
+        }
+    }
+
+    /** What ends bump: a block on one part, a pad on the other. @param height how far apart its ends are as it meets */
+    record BumpStop(PartEnd from, PartEnd to, double diameter, double height) implements TwoEnded {
+
+        public BumpStop {
+            check("bump stop", from, to, diameter, height, Double.POSITIVE_INFINITY);
+        }
+
+        @Override
+        public String label() {
+            return "bump stop";
+        }
+
+        @Override
+        public BumpStop between(PartEnd f, PartEnd t) {
+            return new BumpStop(f, t, diameter, height);
+        }
+
+        /** With the height that lets its ends come so near. */
+        public BumpStop withHeight(double mm) {
+            return new BumpStop(from, to, diameter, mm);
+        }
+
+        @Override
+        public Optional<Double> shortest() {
+            return Optional.of(height);
+        }
+
+        @Override
+        public Optional<Double> longest() {
+            return Optional.empty();
+        }
+
+        /** The block alone, on its first end: the rest is the way that is left. */
+        @Override
+        public Solid solid() {
+            double apart = length();
+            Vector way = to.at().minus(from.at());
+            return bar(from.at(), apart <= height ? to.at() : from.at().plus(way.times(height / apart)), diameter);
+        }
+    }
+
+    /** A driven shaft with a joint at either end, sliding in one of them. */
+    record DrivenShaft(PartEnd from, PartEnd to, double diameter, double pushedIn, double pulledOut)
+            implements TwoEnded {
+
+        public DrivenShaft {
+            check("driven shaft", from, to, diameter, pushedIn, pulledOut);
+        }
+
+        @Override
+        public String label() {
+            return "driven shaft";
+        }
+
+        @Override
+        public DrivenShaft between(PartEnd f, PartEnd t) {
+            return new DrivenShaft(f, t, diameter, pushedIn, pulledOut);
+        }
+
+        @Override
+        public Optional<Double> shortest() {
+            return Optional.of(pushedIn);
+        }
+
+        @Override
+        public Optional<Double> longest() {
+            return Optional.of(pulledOut);
+        }
+    }
+
+    /**
+     * A hose or a cable.
+     *
+     * @param length between its ends, stretched out
+     * @param leastRadius it may be bent to
+     */
+    record Hose(PartEnd from, PartEnd to, double diameter, double length, double leastRadius) implements TwoEnded {
+
+        public Hose {
+            check("hose", from, to, diameter, 0, length);
+            if (!(leastRadius >= 0 && Double.isFinite(leastRadius))) {
+                throw new ImpossibleGeometryException("The least bend radius of a hose can't be negative.");
+            }
+        }
+
+        @Override
+        public String label() {
+            return "hose or cable";
+        }
+
+        @Override
+        public Hose between(PartEnd f, PartEnd t) {
+            return new Hose(f, t, diameter, length, leastRadius);
+        }
+
+        @Override
+        public Optional<Double> shortest() {
+            return Optional.empty();
+        }
+
+        @Override
+        public Optional<Double> longest() {
+            return Optional.of(length);
+        }
+
+        @Override
+        public Solid solid() {
+            List<Point> line = line().points();
+            List<Convex> bars = new ArrayList<>();
+            for (int i = 1; i < line.size(); i++) {
+                bars.add(Convex.bar(line.get(i - 1), line.get(i), diameter / 2));
+            }
+            return new Solid.Parts(bars);
+        }
+
+        /** How it lies between its ends. */
+        public HoseLine line() {
+            return HoseLine.of(this);
+        }
+    }
+
+    @Override
+    default Solid solid() {
+        return bar(from().at(), to().at(), diameter());
+    }
+
+    /** The same where its ends have been carried. */
+    default TwoEnded carried(Function<Carrier, RigidMove> moves) {
+        return between(from().carried(moves.apply(from().on())), to().carried(moves.apply(to().on())));
+    }
+
+    @Override
+    default List<Point> points() {
+        return List.of(from().at(), to().at());
+    }
+
+    @Override
+    default TwoEnded withPoint(int index, Point to) {
+        return index == 0 ? between(from().withAt(to), to()) : between(from(), to().withAt(to));
+    }
+
+    @Override
+    default TwoEnded shifted(Vector by) {
+        return between(
+                from().withAt(from().at().plus(by)), to().withAt(to().at().plus(by)));
+    }
+
+    @Override
+    default TwoEnded mirrored() {
+        return between(from().mirrored(), to().mirrored());
+    }
+
+    private static Solid bar(Point a, Point b, double diameter) {
+        return Solid.of(Convex.bar(a, b, diameter / 2));
+    }
+
+    private static void check(String what, PartEnd from, PartEnd to, double diameter, double shortest, double longest) {
+        if (!(diameter > 0) || !Double.isFinite(diameter)) {
+            throw new ImpossibleGeometryException("The diameter of a " + what + " must be above 0.");
+        }
+        if (!(shortest >= 0) || !(longest > shortest)) {
+            throw new ImpossibleGeometryException(
+                    shortest == 0 || longest == Double.POSITIVE_INFINITY
+                            ? "The length of a " + what + " must be above 0."
+                            : "A " + what + " must be longer pulled out than pushed together.");
+        }
+        boolean hose = what.equals("hose");
+        for (PartEnd end : List.of(from, to)) {
+            if (end.fit().filter(f -> f instanceof EndFit.Fitting != hose).isPresent()) {
+                throw new ImpossibleGeometryException(
+                        hose
+                                ? "A hose ends in a fitting, not in an eye or a ball."
+                                : "A " + what + " ends in an eye or a ball, not in a hose's fitting.");
+            }
+        }
+    }
+}
