@@ -33,7 +33,17 @@ public record HoseLine(List<Point> points, double leastRadius) {
         if (out.isPresent() || in.isPresent()) {
             return cubic(a, b, out, in, hose.length());
         }
-        return slack ? arc(a, b, hose.length()) : new HoseLine(List.of(a, b), Double.POSITIVE_INFINITY);
+        return slack ? arc(a, b, hose.length()) : straight(a, b);
+    }
+
+    /** Of as many points as any other, so that a hose is one body whether it is taut or not. */
+    private static HoseLine straight(Point a, Point b) {
+        List<Point> line = new ArrayList<>();
+        for (int i = 0; i <= PIECES; i++) {
+            line.add(a.plus(b.minus(a).times((double) i / PIECES)));
+        }
+        line.set(PIECES, b);
+        return new HoseLine(List.copyOf(line), Double.POSITIVE_INFINITY);
     }
 
     private static Optional<Vector> leaves(PartEnd end) {

@@ -78,7 +78,7 @@ public record Obstacle(
             throw new ImpossibleGeometryException("\"" + name
                     + "\" moves with what its two ends are fixed to, and by itself only as a hose wanders.");
         }
-        if (t.length() < 1) {
+        if (t.endToEnd() < 1) {
             throw new ImpossibleGeometryException("Both ends of \"" + name + "\" are in one place.");
         }
     }

@@ -41,7 +41,7 @@ public sealed interface TwoEnded extends Shape {
     }
 
     /** From end to end, mm. */
-    default double length() {
+    default double endToEnd() {
         return from().at().distanceTo(to().at());
     }
 
@@ -183,7 +183,7 @@ public sealed interface TwoEnded extends Shape {
         /** The block alone, on its first end: the rest is the way that is left. */
         @Override
         public Solid solid() {
-            double apart = length();
+            double apart = endToEnd();
             Vector way = to.at().minus(from.at());
             return bar(from.at(), apart <= height ? to.at() : from.at().plus(way.times(height / apart)), diameter);
         }

@@ -15,11 +15,13 @@ import static mildtilt.describe.Ranges.WALL;
 import static mildtilt.describe.Ranges.WHEEL_HEIGHT;
 import static mildtilt.describe.Ranges.YIELD_STRENGTH;
 
+import java.util.List;
 import mildtilt.describe.Form;
 import mildtilt.describe.Kind;
 import mildtilt.describe.Kind.Choice;
 import mildtilt.describe.Kind.Group;
 import mildtilt.describe.Kind.Heading;
+import mildtilt.describe.Kind.Many;
 import mildtilt.describe.Kind.Place;
 import mildtilt.describe.Kind.Size;
 import mildtilt.describe.Part;
@@ -51,9 +53,11 @@ import mildtilt.linkage.beam.Link;
 import mildtilt.linkage.beam.Linked;
 import mildtilt.linkage.beam.RadiusArms;
 import mildtilt.linkage.corner.Corner;
+import mildtilt.linkage.corner.JointTilt;
 import mildtilt.linkage.corner.WheelLimits;
 import mildtilt.linkage.rods.RodEnds;
 import mildtilt.linkage.rods.RodTube;
+import mildtilt.suspension.CornerPoint;
 import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.Knuckle;
@@ -520,6 +524,23 @@ public final class AxleParts {
             .label("Tyre touches, wheel outside")
             .help("what ends this wheel's turn besides the linkage");
 
+    public static final Part<JointTilt> JOINT_TILT = Part.of(JointTilt.class)
+            .needs("at", "at", new Choice<>(CornerPoint.class), "the joint: one of the corner's points")
+            .needs("allowedDeg", "allowed_deg", new Size(STEER_ANGLE), "largest tilt")
+            .needs(
+                    "axis",
+                    "axis",
+                    new Heading(),
+                    "along a ball joint's stud, a link's bolt or a top mount, straight ahead at ride height")
+            .label("Stud or bolt")
+            .may(
+                    "housing",
+                    "housing",
+                    new Heading(),
+                    "axis of a ball joint's housing in its arm; leave out where stud and housing line up at ride height")
+            .label("Housing")
+            .help("how far a joint of the suspension may tilt");
+
     private static final Part<Corner> CORNER = Part.of(Corner.class)
             .needs("suspension", "suspension", new Group<>(SUSPENSION), "what holds the knuckle")
             .needs("knuckle", "knuckle", new Group<>(KNUCKLE), "what the wheel turns on")
@@ -530,6 +551,12 @@ public final class AxleParts {
                     new Group<>(LIMITS),
                     WheelLimits.NONE,
                     "what ends this wheel's turn besides the linkage")
+            .omits(
+                    "joints",
+                    "joints",
+                    new Many<>(new Group<>(JOINT_TILT), 0, CornerPoint.values().length),
+                    List.of(),
+                    "of its suspension, whose allowed tilt is known; the others' is not looked at")
             .help("one side");
 
     public static final Part<SteeredAxle> AXLE = Part.of(SteeredAxle.class)

@@ -2,14 +2,19 @@ package mildtilt.travel;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
+import mildtilt.geometry.Point;
 import mildtilt.geometry.RigidMove;
+import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.id.Id;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
+import mildtilt.linkage.corner.Corner;
+import mildtilt.linkage.corner.JointTilt;
 import mildtilt.obstacle.Carrier;
 import mildtilt.obstacle.EndFit;
 import mildtilt.obstacle.Obstacle;
@@ -17,6 +22,8 @@ import mildtilt.obstacle.PartEnd;
 import mildtilt.obstacle.TwoEnded;
 import mildtilt.steer.position.AxlePose;
 import mildtilt.steer.position.CarrierMotion;
+import mildtilt.suspension.CornerPoint;
+import mildtilt.suspension.KnucklePose;
 
 /**
  * What a part may not go past as steering and wheels move.
@@ -134,7 +141,67 @@ public record Bound(
                 ofTwoEnded(all, o, new Element.InTheWay(i), t, motion);
             }
         }
+        for (Side side : Side.values()) {
+            Corner corner = job.axle().get().corner(side);
+            for (JointTilt j : corner.joints()) {
+                all.add(tilt(
+                        new Id(side.code()).part(Id.of(j.at()).text()),
+                        new Element.Knuckles(),
+                        side.label() + " " + j.at().label(),
+                        ofJoint(corner, side, j, motion)));
+            }
+        }
         return all;
+    }
+
+    private static Tilting ofJoint(Corner corner, Side side, JointTilt j, CarrierMotion motion) {
+        boolean left = side == Side.LEFT;
+        Carrier knuckle = left ? Carrier.LEFT_KNUCKLE : Carrier.RIGHT_KNUCKLE;
+        return switch (j.at()) {
+            case STRUT_TOP ->
+                new Tilting(true, new EndFit.Ball(j.axis(), j.allowedDeg()), p -> {
+                    KnucklePose k = (KnucklePose) p.corner(side);
+                    return point(corner, CornerPoint.STRUT_TOP)
+                            .minus(k.carried(point(corner, CornerPoint.STRUT_LOWER)));
+                });
+            case LOWER_INNER_FRONT, LOWER_INNER_REAR, UPPER_INNER_FRONT, UPPER_INNER_REAR ->
+                new Tilting(true, new EndFit.Eye(j.axis(), j.allowedDeg()), p -> {
+                    KnucklePose k = (KnucklePose) p.corner(side);
+                    return k.carried(point(corner, JointTilt.otherEnd(j.at()))).minus(point(corner, j.at()));
+                });
+            case LOWER_FRONT_OUTER, LOWER_REAR_OUTER, UPPER_FRONT_OUTER, UPPER_REAR_OUTER ->
+                new Tilting(true, new EndFit.Eye(j.axis(), j.allowedDeg()), p -> {
+                    KnucklePose k = (KnucklePose) p.corner(side);
+                    Vector link = point(corner, JointTilt.otherEnd(j.at())).minus(k.carried(point(corner, j.at())));
+                    return motion.move(p, knuckle).inverse().turned(link);
+                });
+            // A swing beam's arm is one with the beam, and its joint is on the frame.
+            case BEAM_ARM -> onArm(j, Carrier.FRAME, left ? Carrier.LEFT_LOWER_ARM : Carrier.RIGHT_LOWER_ARM, motion);
+            case LOWER_BALL_JOINT, LOWER_ARM_END ->
+                onArm(j, knuckle, left ? Carrier.LEFT_LOWER_ARM : Carrier.RIGHT_LOWER_ARM, motion);
+            case UPPER_BALL_JOINT, UPPER_ARM_END ->
+                onArm(j, knuckle, left ? Carrier.LEFT_UPPER_ARM : Carrier.RIGHT_UPPER_ARM, motion);
+            case STRUT_LOWER,
+                    LOWER_ARM_PIVOT,
+                    UPPER_ARM_PIVOT,
+                    KINGPIN_LOWER,
+                    KINGPIN_UPPER,
+                    BEAM_PIVOT,
+                    WHEEL_CENTRE,
+                    TIE_ROD_POINT -> throw new IllegalArgumentException(j.at() + " does not tilt");
+        };
+    }
+
+    /** A stud in one part and its housing in another. */
+    private static Tilting onArm(JointTilt j, Carrier stud, Carrier housing, CarrierMotion motion) {
+        Vector was = j.housing().orElse(j.axis()).vector();
+        return new Tilting(true, new EndFit.Ball(j.axis(), j.allowedDeg()), p -> motion.move(p, stud)
+                .inverse()
+                .turned(motion.move(p, housing).turned(was)));
+    }
+
+    private static Point point(Corner corner, CornerPoint which) {
+        return Objects.requireNonNull(corner.suspension().points().get(which));
     }
 
     private static void ofTwoEnded(List<Bound> all, Obstacle o, Element element, TwoEnded t, CarrierMotion motion) {
@@ -142,7 +209,7 @@ public record Bound(
         t.longest()
                 .ifPresent(mm ->
                         all.add(new Bound(o.id(), element, o.name(), longest(t), mm, t.endsTravel(), p -> now.apply(p)
-                                .length())));
+                                .endToEnd())));
         t.shortest()
                 .ifPresent(mm -> all.add(new Bound(
                         o.id(),
@@ -151,7 +218,7 @@ public record Bound(
                         t instanceof TwoEnded.BumpStop ? Kind.MET : Kind.SHORTEST,
                         mm,
                         t.endsTravel(),
-                        p -> now.apply(p).length())));
+                        p -> now.apply(p).endToEnd())));
         if (t instanceof TwoEnded.Hose h && h.leastRadius() > 0) {
             all.add(new Bound(
                     o.id(), element, o.name(), Kind.BENT, h.leastRadius(), false, p -> ((TwoEnded.Hose) now.apply(p))

@@ -240,6 +240,26 @@ class TravelTest {
     }
 
     @Test
+    void aHoseIsPulledAsFarAsItsEndsAreApart() {
+        Job job = with(BEAM, TwoEndedStart.HOSE);
+        TwoEnded.Hose hose =
+                (TwoEnded.Hose) job.surroundings().obstacles().getFirst().shape();
+        BoundUse use = use(job, Bound.Kind.STRETCHED);
+        assertThat(use.atRest()).isCloseTo(hose.from().at().distanceTo(hose.to().at()), within(1e-9));
+        assertThat(use.nearest()).isGreaterThan(use.atRest() + 20);
+        double exact = use.nearest();
+        for (double over : new double[] {-0.5, 0.5}) {
+            Job cut = job.editSurroundings(
+                    s -> s.edit(0, o -> o.withShape(new TwoEnded.Hose(hose.from(), hose.to(), 12, exact + over, 0))));
+            assertThat(found(cut, Fault.LENGTH_RUNS_OUT).isPresent()).isEqualTo(over < 0);
+            assertThat(found(cut, Fault.NOT_WORKED_OUT)).isEmpty();
+        }
+        Job stiff = job.editSurroundings(
+                s -> s.edit(0, o -> o.withShape(new TwoEnded.Hose(hose.from(), hose.to(), 12, hose.length(), 400))));
+        assertThat(found(stiff, Fault.HOSE_BENT)).isPresent();
+    }
+
+    @Test
     void aDamperRakedOnABeamTiltsAsByHandAndItsBracketIsTurnedToTheMiddle() {
         // Straight up over a beam that rises and falls: an eye whose bolt lies fore and aft tilts by how far the damper
         // leans fore and aft.

@@ -20,6 +20,7 @@ import mildtilt.gear.RackAndPinion;
 import mildtilt.gear.SteeringBox;
 import mildtilt.gear.WormAndRoller;
 import mildtilt.geometry.Side;
+import mildtilt.id.Id;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.job.Loads;
@@ -36,11 +37,13 @@ import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.beam.BeamKind;
 import mildtilt.linkage.corner.Corner;
+import mildtilt.linkage.corner.JointTilt;
 import mildtilt.linkage.rods.Rod;
 import mildtilt.linkage.rods.RodEnds;
 import mildtilt.linkage.rods.RodTube;
 import mildtilt.parts.AxleParts;
 import mildtilt.parts.PlanParts;
+import mildtilt.suspension.CornerPoint;
 import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.SplitLinks;
@@ -374,7 +377,43 @@ final class AxleFields {
                     of(axle, side),
                     (j, change) -> withCorner(j, side, c -> c.withLimits(change.apply(c.limits())))));
         }
+        for (Side side : sides(axle)) {
+            JointTilt.joints(axle.corner(side).suspension()).forEach(at -> joint(all, axle, side, at));
+        }
         return all;
+    }
+
+    /** The tilt that a joint allows; with it, how its stud or bolt stands. */
+    private static void joint(List<SizeField> all, SteeredAxle axle, Side side, CornerPoint at) {
+        Corner corner = axle.corner(side);
+        Optional<JointTilt> now = corner.joint(at);
+        JobPlace place = AXLE.in(side.code()).in("joints").in(Id.of(at).text());
+        String what = capital(at.label());
+        all.add(
+                optional(
+                                place.in("allowed_deg").id(),
+                                what + ", tilt allowed" + of(axle, side),
+                                SizeField.Measure.ANGLE,
+                                now.map(JointTilt::allowedDeg),
+                                (j, v) -> withCorner(
+                                        j,
+                                        side,
+                                        c -> c.withJoint(at, v.map(deg -> c.joint(at)
+                                                .map(x -> x.withAllowedDeg(deg))
+                                                .orElseGet(() -> JointTilt.square(c, at, deg))))))
+                        .meaning(
+                                "Without it this joint's tilt over lock and travel is not looked at. It is taken to stand square at ride height."));
+        now.ifPresent(x -> all.addAll(PartFields.of(
+                place,
+                AxleParts.JOINT_TILT,
+                x,
+                ", " + at.label() + of(axle, side),
+                (j, change) ->
+                        withCorner(j, side, c -> c.withJoint(at, c.joint(at).map(change))))));
+    }
+
+    private static String capital(String s) {
+        return Character.toUpperCase(s.charAt(0)) + s.substring(1);
     }
 
     private static List<SizeField> tyres(Vehicle v) {

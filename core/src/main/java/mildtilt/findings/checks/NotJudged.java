@@ -20,6 +20,7 @@ import mildtilt.columnrange.ColumnFigures;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.linkage.SteeredAxle;
+import mildtilt.linkage.corner.JointTilt;
 import mildtilt.linkage.corner.WheelTravel;
 import mildtilt.linkage.rods.Rod;
 import mildtilt.linkage.rods.RodEnds;
@@ -66,6 +67,7 @@ public record NotJudged(String matter, Element element, Phrase missing) {
                 .ifPresentOrElse(
                         a -> g.axle(a, steer),
                         () -> g.add("Gear, linkage and wheels", new Element.Wheel(), "this job has no axle"));
+        job.axle().ifPresent(g::joints);
         job.axle().ifPresent(g::travel);
         g.room(clearance);
         g.always();
@@ -288,8 +290,17 @@ public record NotJudged(String matter, Element element, Phrase missing) {
             }
         }
 
+        /** Joints of the suspension whose tilt is not known. */
+        void joints(SteeredAxle axle) {
+            Map<String, Element> unknown = new LinkedHashMap<>();
+            JointTilt.joints(axle.left().suspension()).stream()
+                    .filter(at -> axle.left().joint(at).isEmpty())
+                    .forEach(at -> unknown.put(at.label(), new Element.Knuckles()));
+            group("Whether a joint of the suspension tilts too far", unknown, "the tilt it allows not given");
+        }
+
         void room(Optional<ClearanceFigures> clearance) {
-            if (job.surroundings().obstacles().isEmpty()) {
+            if (job.surroundings().obstacles().stream().allMatch(o -> o.shape() instanceof TwoEnded)) {
                 add("Room past frame, engine, axle and footwell", new Element.Tyres(), "nothing in the way is given");
             }
             if (clearance.isEmpty()) {

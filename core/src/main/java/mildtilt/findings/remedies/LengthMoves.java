@@ -4,8 +4,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import mildtilt.findings.Remedy;
+import mildtilt.geometry.Direction;
+import mildtilt.geometry.Side;
+import mildtilt.id.Id;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
+import mildtilt.linkage.SteeredAxle;
+import mildtilt.linkage.corner.Corner;
 import mildtilt.obstacle.EndFit;
 import mildtilt.obstacle.TwoEnded;
 import mildtilt.travel.Bound;
@@ -23,10 +28,10 @@ public final class LengthMoves {
 
     /** Empty where no other size of the part would help. */
     public static List<Remedy> of(BoundUse use) {
-        if (!(use.bound().element() instanceof Element.InTheWay at)) {
-            return List.of();
+        if (use.bound().kind() == Bound.Kind.TILT) {
+            return turned(use);
         }
-        return use.bound().kind() == Bound.Kind.TILT ? turned(use, at) : longer(use, at);
+        return use.bound().element() instanceof Element.InTheWay at ? longer(use, at) : List.of();
     }
 
     private static List<Remedy> longer(BoundUse use, Element.InTheWay at) {
@@ -68,26 +73,50 @@ public final class LengthMoves {
         };
     }
 
-    private static List<Remedy> turned(BoundUse use, Element.InTheWay at) {
+    private static List<Remedy> turned(BoundUse use) {
         Optional<Bound.Tilting> tilting = use.bound().tilting();
         if (use.bracket().isEmpty() || tilting.isEmpty() || use.bracket().get().mostDeg() > use.nearest() - 1) {
             return List.of();
         }
         EndFit was = tilting.get().fit();
         EndFit fit = use.bracket().get().fit();
+        String words =
+                switch (fit) {
+                    case EndFit.Eye _ -> "Turn its bracket by {0}, so that its bolt stands ";
+                    case EndFit.Ball _ -> "Lean its seat by {0}, so that its axis stands ";
+                    case EndFit.Fitting _ -> "Turn its fitting by {0}, so that it points ";
+                };
         return List.of(new Remedy(
                 Phrase.of(
-                        "Turn its bracket by {0}, so that its " + (fit instanceof EndFit.Eye ? "bolt" : "axis")
-                                + " stands " + RodEndMoves.describe(fit.direction())
+                        words
+                                + RodEndMoves.describe(fit.direction())
                                 + (use.bracket().get().mostDeg() > use.bound().limit()
                                         ? " (less tilt, still over)"
                                         : ""),
                         Quantity.angle(Math.toDegrees(was.direction().angleTo(fit.direction())))),
-                edit(
-                        at,
-                        t -> tilting.get().first()
-                                ? t.between(t.from().withFit(Optional.of(fit)), t.to())
-                                : t.between(t.from(), t.to().withFit(Optional.of(fit))))));
+                use.bound().element() instanceof Element.InTheWay at
+                        ? edit(
+                                at,
+                                t -> tilting.get().first()
+                                        ? t.between(t.from().withFit(Optional.of(fit)), t.to())
+                                        : t.between(t.from(), t.to().withFit(Optional.of(fit))))
+                        : j -> j.editAxle(a -> withAxis(a, use.bound().part(), fit.direction()))));
+    }
+
+    /** A joint's stud, bolt or mount turned; an arm's housing stays as it is in the arm. */
+    private static SteeredAxle withAxis(SteeredAxle axle, Id joint, Direction to) {
+        Side side = joint.text().startsWith(Side.LEFT.code() + ".") ? Side.LEFT : Side.RIGHT;
+        Corner corner = axle.corner(side);
+        return corner.joints().stream()
+                .filter(x -> joint.equals(new Id(side.code()).part(Id.of(x.at()).text())))
+                .findFirst()
+                .map(x -> axle.withCorner(
+                        side,
+                        corner.withJoint(
+                                x.at(),
+                                Optional.of(x.withAxis(to)
+                                        .withHousing(Optional.of(x.housing().orElse(x.axis())))))))
+                .orElse(axle);
     }
 
     private static UnaryOperator<Job> edit(Element.InTheWay at, UnaryOperator<TwoEnded> change) {
