@@ -58,6 +58,7 @@ class ArchitectureTest {
                     "arms",
                     "clearance",
                     "clearance.bodies",
+                    "travel",
                     "routes",
                     "template",
                     "drawing",
