@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.Stream;
 import mildtilt.catalogue.Catalogue;
 import mildtilt.clearance.ClearanceFigures;
@@ -25,9 +26,11 @@ import mildtilt.shop.RodFigures;
 import mildtilt.steer.ArmMatch;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.SteerSweep;
+import mildtilt.steer.position.AxlePose;
 import mildtilt.steer.position.Grid;
 import mildtilt.steer.position.SteeringTrain;
 import mildtilt.steer.range.TravelMap;
+import mildtilt.travel.Bound;
 import mildtilt.travel.HeldTravel;
 import mildtilt.travel.TravelFigures;
 
@@ -104,7 +107,7 @@ public record Analysis(
         Optional<TravelMap> map = w.attempt(
                 "What limits steering over the travel",
                 new Element.Knuckles(),
-                () -> TravelMap.of(train, job, grid),
+                () -> TravelMap.of(train, job, grid, past(job)),
                 Optional.empty());
         Optional<ArmMatch> match = w.attempt(
                 "How the gear suits the arms",
@@ -140,6 +143,11 @@ public record Analysis(
         return new Analysis(
                 whole, train, column, steer, map, match, clearance, travel, headlines, bench, parts, findings,
                 notJudged, catalogue);
+    }
+
+    private static ToDoubleFunction<AxlePose> past(Job job) {
+        List<Bound> bounds = job.axle().isPresent() ? Bound.of(job) : List.of();
+        return pose -> Bound.past(bounds, pose);
     }
 
     /**

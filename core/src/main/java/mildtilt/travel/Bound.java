@@ -131,6 +131,17 @@ public record Bound(
         return margin(value.applyAsDouble(pose));
     }
 
+    /** The most that any is past its limit in a pose that is assembled, below 0; 0 where none is. A spring may be loose. */
+    public static double past(List<Bound> bounds, AxlePose pose) {
+        double past = 0;
+        for (Bound b : bounds) {
+            if (b.kind != Kind.LOOSE) {
+                past = Math.min(past, b.margin(pose));
+            }
+        }
+        return past;
+    }
+
     /** Every bound of a job with an axle. */
     public static List<Bound> of(Job job) {
         CarrierMotion motion = new CarrierMotion(job.axle().orElseThrow());

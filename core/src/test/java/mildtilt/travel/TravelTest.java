@@ -28,6 +28,8 @@ import mildtilt.obstacle.Surroundings;
 import mildtilt.obstacle.TwoEnded;
 import mildtilt.steer.position.AxlePose;
 import mildtilt.steer.position.SteeringTrain;
+import mildtilt.steer.range.Limit;
+import mildtilt.steer.range.TravelMap;
 import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.KnucklePose;
 import mildtilt.units.LengthUnit;
@@ -102,6 +104,11 @@ class TravelTest {
         // What it is pulled out to one way it is pushed in to the other.
         assertThat(shortest.farthest()).isCloseTo(longest.nearest(), within(1.0));
         assertThat(longest.margin()).isCloseTo(360 - longest.nearest(), within(1e-12));
+        TravelMap map = Analysis.of(job).map().orElseThrow();
+        assertThat(map.cell(0, 0).limit())
+                .as("the map says what ends it at lock")
+                .isEqualTo(Limit.PART_ENDS);
+        assertThat(map.cell(map.steeringWheelDeg().size() / 2, 0).limit()).isNotEqualTo(Limit.PART_ENDS);
         Finding f = found(job, Fault.LENGTH_RUNS_OUT).orElseThrow();
         assertThat(f.severity()).isEqualTo(Severity.STOP);
         assertThat(f.what().text(LengthUnit.MM)).startsWith("Probe would have to be ");

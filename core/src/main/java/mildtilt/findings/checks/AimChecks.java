@@ -173,6 +173,7 @@ final class AimChecks {
             case SHUTTLE_END -> "the shuttle meets its mount";
             case LINKAGE_ENDS -> "the " + where + " has no more length";
             case GEAR_END -> "the gear is at its end";
+            case PART_ENDS -> "the " + where + " is at its end";
         };
     }
 
@@ -188,6 +189,8 @@ final class AimChecks {
             case OVER_CENTRE, LINKAGE_ENDS ->
                 "The gear would push the linkage on toward over centre. Longer arms, another angle between rod and arm, or a stop that acts before "
                         + "keep away from it.";
+            case PART_ENDS ->
+                "The gear would push on against a part at its end. Stop the lock before, or give that part more length or tilt.";
             case SHUTTLE_END ->
                 "The gear would push the shuttle on against its mount. Stop the gear before, or set the mounts farther apart.";
         };
@@ -196,7 +199,7 @@ final class AimChecks {
     private static boolean helpedByArms(Limit limit) {
         return switch (limit) {
             case KNUCKLE_STOP, GEAR_END, OVER_CENTRE, LINKAGE_ENDS, TYRE, SHUTTLE_END -> true;
-            case ROD_END -> false;
+            case ROD_END, PART_ENDS -> false;
         };
     }
 

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.ToDoubleFunction;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
 import mildtilt.linkage.AxleSolver;
@@ -14,6 +15,7 @@ import mildtilt.steer.position.AxlePose;
 import mildtilt.steer.position.Grid;
 import mildtilt.steer.position.SteeringTrain;
 import mildtilt.suspension.CannotAssemble;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The whole grid of steering-wheel angle against travel: what can't be assembled, how near the linkage comes
@@ -88,15 +90,26 @@ public record TravelMap(
 
     /** Empty if the job has no axle or can't be turned at all. */
     public static Optional<TravelMap> of(SteeringTrain train, Job job, Grid grid) {
-        return of(train, job, grid, true);
+        return of(train, job, grid, true, _ -> 0);
+    }
+
+    /**
+     * The same with what else ends a place.
+     *
+     * @param past how far something other than linkage, rod ends, stops and tyres is past its end in a pose that is
+     * assembled, − past it; only its sign is weighed against the others
+     */
+    public static Optional<TravelMap> of(SteeringTrain train, Job job, Grid grid, ToDoubleFunction<AxlePose> past) {
+        return of(train, job, grid, true, past);
     }
 
     /** The same with its extremes from a few hundred places only, for what is worked out a thousand times over. */
     public static Optional<TravelMap> quick(SteeringTrain train, Job job, Grid grid) {
-        return of(train, job, grid, false);
+        return of(train, job, grid, false, _ -> 0);
     }
 
-    private static Optional<TravelMap> of(SteeringTrain train, Job job, Grid grid, boolean fine) {
+    private static Optional<TravelMap> of(
+            SteeringTrain train, Job job, Grid grid, boolean fine, ToDoubleFunction<AxlePose> past) {
         if (train.axle().isEmpty() || train.locked().isPresent()) {
             return Optional.empty();
         }
@@ -109,7 +122,7 @@ public record TravelMap(
                 ? new double[] {0}
                 : Grid.spread(job.vehicle().droop(), job.vehicle().bump(), grid.travelStepsEachWay());
         LimitGauge gauge = new LimitGauge(train.axle().get(), job.targets());
-        Gatherer g = new Gatherer(train.axle().get(), gauge);
+        Gatherer g = new Gatherer(train.axle().get(), gauge, past);
         for (double z : travels) {
             AxlePose[] row = new AxlePose[steer.length];
             for (int i = 0; i < steer.length; i++) {
@@ -123,12 +136,14 @@ public record TravelMap(
     private static final class Gatherer {
         private final AxleSolver axle;
         private final LimitGauge gauge;
+        private final ToDoubleFunction<AxlePose> past;
         private final List<NotAssembled> not = new ArrayList<>();
         private final List<Cell> cells = new ArrayList<>();
         private final RodEndExtremes whole = new RodEndExtremes();
 
-        Gatherer(AxleSolver axle, LimitGauge gauge) {
+        Gatherer(AxleSolver axle, LimitGauge gauge, ToDoubleFunction<AxlePose> past) {
             this.axle = axle;
+            this.past = past;
             this.gauge = gauge;
         }
 
@@ -143,9 +158,16 @@ public record TravelMap(
             pose.obstacle().ifPresent(o -> not.add(new NotAssembled(at, o)));
             RodEndTilts reading = RodEndTilts.of(axle, pose.stance());
             LimitGauge.Margin least = gauge.tightest(pose, reading);
-            cells.add(
-                    least == null ? new Cell(NONE_LEFT, Limit.LINKAGE_ENDS) : new Cell(least.amount(), least.limit()));
+            cells.add(cell(pose, least));
             whole.add(reading, at);
+        }
+
+        private Cell cell(AxlePose pose, LimitGauge.@Nullable Margin least) {
+            if (least == null) {
+                return new Cell(NONE_LEFT, Limit.LINKAGE_ENDS);
+            }
+            double other = least.amount() < 0 ? 0 : past.applyAsDouble(pose);
+            return other < 0 ? new Cell(other, Limit.PART_ENDS) : new Cell(least.amount(), least.limit());
         }
 
         TravelMap result(double[] steer, double[] travels, RangeExtremes extremes) {
