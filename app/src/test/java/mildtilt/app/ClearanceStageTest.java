@@ -5,8 +5,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import javafx.application.Platform;
 import javafx.scene.Node;
@@ -25,13 +27,18 @@ import mildtilt.clearance.PairGap;
 import mildtilt.findings.Fault;
 import mildtilt.geometry.Point;
 import mildtilt.io.jobfile.DemoJob;
+import mildtilt.io.papers.PapersFiles;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
+import mildtilt.linkage.corner.JointTilt;
 import mildtilt.obstacle.Carrier;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Shape;
 import mildtilt.obstacle.Sweep;
+import mildtilt.obstacle.TwoEnded;
+import mildtilt.report.Papers;
 import mildtilt.steer.position.SteeringInput;
+import mildtilt.travel.TwoEndedStart;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -67,6 +74,16 @@ class ClearanceStageTest {
         robot.interact(() -> box.getSelectionModel().select(which));
     }
 
+    private static void choose(FxRobot robot, String id, String label) {
+        @SuppressWarnings("unchecked")
+        ChoiceBox<Object> box = robot.lookup(id).queryAs(ChoiceBox.class);
+        robot.interact(() -> box.setValue(box.getItems().stream()
+                .filter(i -> box.getConverter().toString(i).equals(label))
+                .findFirst()
+                .orElseThrow()));
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
     private Job job() {
         return app.bench.job();
     }
@@ -85,7 +102,7 @@ class ClearanceStageTest {
         AppWindow.type(robot, "#field-surroundings-obstacles-shape-length-mm", "12 in");
         AppWindow.type(robot, "#field-surroundings-obstacles-gap-mm", "20");
         AppWindow.type(robot, "#field-name", "left tool box");
-        choose(robot, "#choice-carrier", Carrier.LEFT_LOWER_ARM.ordinal());
+        choose(robot, "#choice-carrier", Carrier.LEFT_LOWER_ARM.label());
         WaitForAsyncUtils.waitForFxEvents();
         choose(robot, "#choice-sweep", 5);
         WaitForAsyncUtils.waitForFxEvents();
@@ -117,6 +134,114 @@ class ClearanceStageTest {
         assertThat(job().surroundings().driver()).isEmpty();
         AppWindow.menu(robot, "#add-obstacle", "add-driver");
         assertThat(job().surroundings().driver()).isPresent();
+        while (app.bench.undoable().isPresent()) {
+            robot.interact(() -> app.bench.undo());
+        }
+        assertThat(job()).isEqualTo(DemoJob.MARSH_CARRIER.job());
+        app.settle();
+    }
+
+    /** Cycled by hand in the workshop: at straight ahead and at both locks, up and down, until something ends it. */
+    @Test
+    void suspensionIsCycledAtThreeLocksAStrapIsSetAndTheTableIsPrinted(FxRobot robot) throws Exception {
+        robot.interact(() -> {
+            app.bench.open(DemoJob.BOG_TENDER.job(), Optional.empty());
+            app.bench.stageProperty().set(WorkStage.CLEARANCE);
+        });
+        tab(robot, SideTab.OBSTACLES);
+        int damper = 0;
+        row(robot, damper);
+        AppWindow.type(robot, "#field-surroundings-obstacles-shape-open-mm", "430");
+        app.settle();
+        tab(robot, SideTab.TRAVEL);
+        AppWindow.untilSays(robot, "#travel-pane", "Cycled at three locks");
+        AppWindow.until(() -> text(robot, "#travel-ahead-droop").contains("left damper pulled out to its end"));
+        assertThat(text(robot, "#travel-ahead-bump")).contains("85.0 mm").contains("the travel that is stated");
+        robot.interact(
+                () -> robot.lookup("#travel-left-droop").queryAs(Button.class).fire());
+        app.settle();
+        SteeringInput there = app.bench.steeringInput();
+        assertThat(there.steeringWheelDeg()).isGreaterThan(400);
+        assertThat(there.travelLeft()).isBetween(-75.0, -30.0);
+        assertThat(app.bench.selectionProperty().get()).contains(new Element.InTheWay(damper));
+        assertThat(app.bench.analysisProperty().get().orElseThrow().now().findings())
+                .anyMatch(f -> f.fault() == Fault.LENGTH_RUNS_OUT);
+        // A strap that ends droop a little before the damper does.
+        robot.interact(() -> app.bench.steerTo(SteeringInput.STRAIGHT_AHEAD));
+        tab(robot, SideTab.OBSTACLES);
+        int strap = all().stream().map(Obstacle::name).toList().indexOf("left strap");
+        row(robot, strap);
+        AppWindow.type(robot, "#field-travel-left", "45");
+        app.settle();
+        tab(robot, SideTab.TRAVEL);
+        AppWindow.until(() -> text(robot, "#travel-ahead-droop").contains("left strap taut"));
+        assertThat(text(robot, "#travel-ahead-droop")).startsWith("Straight ahead, droop: 45.0 mm");
+        AppWindow.untilSays(robot, "#travel-pane", "left strap ends droop at 45");
+        assertThat(app.bench.analysisProperty().get().orElseThrow().now().findings())
+                .noneMatch(f -> f.fault() == Fault.LENGTH_RUNS_OUT);
+        Path folder = AppWindow.temporary();
+        PapersFiles.tables(
+                Papers.of(app.bench.analysisProperty().get().orElseThrow().now(), LocalDate.of(2026, 1, 1)), folder);
+        List<String> rows = Files.readAllLines(folder.resolve("usable-travel.csv"));
+        assertThat(rows).hasSize(14);
+        assertThat(rows.get(7)).startsWith("0").contains("45").contains("left strap taut");
+        while (app.bench.undoable().isPresent()) {
+            robot.interact(() -> app.bench.undo());
+        }
+        assertThat(job()).isEqualTo(DemoJob.BOG_TENDER.job());
+        app.settle();
+    }
+
+    private static void row(FxRobot robot, int index) {
+        AppWindow.until(() -> robot.lookup("#obstacle-" + index).tryQuery().isPresent());
+        robot.interact(() ->
+                robot.lookup("#obstacle-" + index).query().getOnMouseClicked().handle(null));
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private static String text(FxRobot robot, String id) {
+        return robot.lookup(id).tryQueryAs(Button.class).map(Button::getText).orElse("");
+    }
+
+    @Test
+    void partsBetweenTwoEndsAreAddedFixedAndCopied(FxRobot robot) {
+        tab(robot, SideTab.OBSTACLES);
+        int before = all().size();
+        for (TwoEndedStart start : TwoEndedStart.values()) {
+            AppWindow.menu(
+                    robot,
+                    "#add-obstacle",
+                    "add-" + start.name().toLowerCase(Locale.ROOT).replace('_', '-'));
+        }
+        assertThat(all()).hasSize(before + TwoEndedStart.values().length);
+        row(robot, before);
+        choose(robot, "#choice-from-fit", "eye on a bolt");
+        AppWindow.type(robot, "#field-surroundings-obstacles-shape-from-fit-allowed-deg", "14");
+        choose(robot, "#choice-to-on", Carrier.LEFT_KNUCKLE.label());
+        TwoEnded damper = (TwoEnded) all().get(before).shape();
+        assertThat(damper.from().fit())
+                .hasValueSatisfying(f -> assertThat(f.mostTiltDeg()).isEqualTo(14));
+        assertThat(damper.to().on()).isEqualTo(Carrier.LEFT_KNUCKLE);
+        AppWindow.menu(robot, "#more-" + before, "mirror-" + before);
+        TwoEnded other = (TwoEnded) all().getLast().shape();
+        assertThat(other.to().on()).isEqualTo(Carrier.RIGHT_KNUCKLE);
+        assertThat(other.mirrored()).isEqualTo(damper);
+        // The joints of the suspension are under the knuckles.
+        robot.interact(() -> app.bench.showPart(Optional.of(new Element.Knuckles())));
+        AppWindow.type(robot, "#field-axle-left-joints-lower-ball-joint-allowed-deg", "15");
+        assertThat(job().axle().orElseThrow().left().joints())
+                .extracting(JointTilt::allowedDeg)
+                .containsExactly(15.0);
+        app.settle();
+        assertThat(app.bench
+                        .analysisProperty()
+                        .get()
+                        .orElseThrow()
+                        .now()
+                        .travel()
+                        .orElseThrow()
+                        .uses())
+                .anyMatch(u -> u.bound().name().equals("right lower ball joint"));
         while (app.bench.undoable().isPresent()) {
             robot.interact(() -> app.bench.undo());
         }
