@@ -38,7 +38,7 @@ import mildtilt.obstacle.Sweep;
 import mildtilt.obstacle.TwoEnded;
 import mildtilt.report.Papers;
 import mildtilt.steer.position.SteeringInput;
-import mildtilt.travel.TwoEndedStart;
+import mildtilt.travel.CarriedStart;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -207,13 +207,13 @@ class ClearanceStageTest {
     void partsBetweenTwoEndsAreAddedFixedAndCopied(FxRobot robot) {
         tab(robot, SideTab.OBSTACLES);
         int before = all().size();
-        for (TwoEndedStart start : TwoEndedStart.values()) {
+        for (CarriedStart start : CarriedStart.values()) {
             AppWindow.menu(
                     robot,
                     "#add-obstacle",
                     "add-" + start.name().toLowerCase(Locale.ROOT).replace('_', '-'));
         }
-        assertThat(all()).hasSize(before + TwoEndedStart.values().length);
+        assertThat(all()).hasSize(before + CarriedStart.values().length);
         row(robot, before);
         choose(robot, "#choice-from-fit", "eye on a bolt");
         AppWindow.type(robot, "#field-surroundings-obstacles-shape-from-fit-allowed-deg", "14");

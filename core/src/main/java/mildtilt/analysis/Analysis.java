@@ -31,6 +31,7 @@ import mildtilt.steer.position.Grid;
 import mildtilt.steer.position.SteeringTrain;
 import mildtilt.steer.range.TravelMap;
 import mildtilt.travel.Bound;
+import mildtilt.travel.Bounds;
 import mildtilt.travel.HeldTravel;
 import mildtilt.travel.TravelFigures;
 
@@ -146,7 +147,7 @@ public record Analysis(
     }
 
     private static ToDoubleFunction<AxlePose> past(Job job) {
-        List<Bound> bounds = job.axle().isPresent() ? Bound.of(job) : List.of();
+        List<Bound> bounds = job.axle().isPresent() ? Bounds.of(job) : List.of();
         return pose -> Bound.past(bounds, pose);
     }
 

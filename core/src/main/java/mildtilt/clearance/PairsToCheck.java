@@ -124,8 +124,9 @@ final class PairsToCheck {
 
     /** Whether something is fixed to what carries the wheel, so that it may stand inside of it. */
     private static boolean reachesIn(Body wheel, Body obstacle) {
-        return obstacle.side().isPresent()
-                ? obstacle.side().equals(wheel.side())
+        boolean sided = obstacle.carriers().stream().anyMatch(c -> c.side().isPresent());
+        return sided
+                ? obstacle.carriers().stream().anyMatch(c -> c.side().equals(wheel.side()))
                 : obstacle.carriers().contains(Carrier.AXLE);
     }
 

@@ -12,12 +12,12 @@ import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
+import mildtilt.obstacle.CarriedShape;
 import mildtilt.obstacle.Carrier;
 import mildtilt.obstacle.Driver;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Shape;
 import mildtilt.obstacle.Sweep;
-import mildtilt.obstacle.TwoEnded;
 import mildtilt.solid.Convex;
 import mildtilt.solid.Solid;
 import mildtilt.solid.TriangleMesh;
@@ -65,7 +65,7 @@ public final class ObstacleSketch {
     /** @param part of its own way, a half as given */
     private static Carried carried(
             Obstacle o, Function<Carrier, RigidMove> carriers, double travelLeft, double travelRight, double part) {
-        if (o.shape() instanceof TwoEnded t) {
+        if (o.shape() instanceof CarriedShape t) {
             return new Carried(t.carried(carriers), RigidMove.NONE);
         }
         RigidMove own = o.sweep() instanceof Sweep.FollowsWheel f
@@ -137,7 +137,7 @@ public final class ObstacleSketch {
             case Shape.Cylinder c ->
                 out.outline(e, pen, Sketch.cylinder(m.moved(c.from()), m.moved(c.to()), c.diameter() / 2));
             case Shape.Sphere s -> out.outline(e, pen, ball(m.moved(s.centre()), s.diameter() / 2));
-            case TwoEnded t ->
+            case CarriedShape t ->
                 ((Solid.Parts) t.solid())
                         .parts()
                         .forEach(c -> out.outline(

@@ -32,6 +32,7 @@ public enum Fault {
     ROD_END_OVER_LIMIT(BINDS, "{part}: a rod end over its tilt"),
     LENGTH_RUNS_OUT(BINDS, "{part} runs out of length"),
     END_OVER_LIMIT(BINDS, "{part}: an end over its tilt"),
+    LINK_IN_LINE(BINDS, "{part} can flip over"),
     HOSE_BENT(BINDS, "{part} bent too sharply"),
     WEIGHT_TURNS_AWAY(BINDS, "Weight turns the wheels away from centre"),
     TRAIL_RUNS_AWAY(BINDS, "Trail outside the usual range"),

@@ -33,6 +33,7 @@ import mildtilt.linkage.ArmTieRods;
 import mildtilt.linkage.LinkagePoint;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.beam.BeamPoint;
+import mildtilt.obstacle.AntiRollBar;
 import mildtilt.obstacle.Driver;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Shape;
@@ -286,12 +287,21 @@ public final class JobPoints {
         throw noSuch(id);
     }
 
+    private static final List<String> BAR_POINTS = List.of(
+            ", left bush",
+            ", left arm's end",
+            ", left link's other end",
+            ", right bush",
+            ", right arm's end",
+            ", right link's other end");
+
     private static String pointLabel(Obstacle o, int point) {
         return o.name()
                 + switch (o.shape()) {
                     case Shape.Box _, Shape.Sphere _ -> ", middle";
                     case Shape.Scan _ -> ", origin of the scan";
                     case Shape.Cylinder _, TwoEnded _ -> point == 0 ? ", one end" : ", other end";
+                    case AntiRollBar _ -> BAR_POINTS.get(point);
                     case Shape.Tube _ -> ", point " + (point + 1);
                     case Shape.Plate _ -> ", corner " + (point + 1);
                 };

@@ -13,15 +13,22 @@ import mildtilt.geometry.Vector;
  * whose two end tangents are made as long as its length asks.
  *
  * @param points along its middle
- * @param leastRadius of its bends, mm; infinite where it is straight
+ * @param leastRadius of its bends, mm; 100 m where it is straighter than that
  */
 public record HoseLine(List<Point> points, double leastRadius) {
 
     private static final int PIECES = 16;
     private static final int SAMPLES = 64;
     private static final int HALVINGS = 50;
+    /** What is bent less is straight for any hose. */
+    static final double STRAIGHT_RADIUS = 100_000;
+
     /** Longer than the straight line by less than this part it is taken to be straight. */
     private static final double STRAIGHT = 1e-9;
+
+    public HoseLine {
+        leastRadius = Math.min(leastRadius, STRAIGHT_RADIUS);
+    }
 
     static HoseLine of(TwoEnded.Hose hose) {
         Point a = hose.from().at();

@@ -64,28 +64,28 @@ public record Obstacle(
         if (!(gap >= 0 && Double.isFinite(gap))) {
             throw new ImpossibleGeometryException("The gap that \"" + name + "\" needs can't be negative.");
         }
-        if (shape instanceof TwoEnded t) {
-            check(name, t, carrier, sweep);
+        if (shape instanceof CarriedShape) {
+            check(name, shape, carrier, sweep);
         }
     }
 
-    private static void check(String name, TwoEnded t, Carrier carrier, Sweep sweep) {
+    private static void check(String name, Shape shape, Carrier carrier, Sweep sweep) {
         if (carrier != Carrier.FRAME) {
             throw new ImpossibleGeometryException("\"" + name
-                    + "\" goes along with what its two ends are fixed to; leave out what the whole of it is fixed to.");
+                    + "\" goes along with what its ends are fixed to; leave out what the whole of it is fixed to.");
         }
         if (!(sweep instanceof Sweep.Still || sweep instanceof Sweep.Wanders)) {
-            throw new ImpossibleGeometryException("\"" + name
-                    + "\" moves with what its two ends are fixed to, and by itself only as a hose wanders.");
+            throw new ImpossibleGeometryException(
+                    "\"" + name + "\" moves with what its ends are fixed to, and by itself only as a hose wanders.");
         }
-        if (t.endToEnd() < 1) {
+        if (shape instanceof TwoEnded t && t.endToEnd() < 1) {
             throw new ImpossibleGeometryException("Both ends of \"" + name + "\" are in one place.");
         }
     }
 
     /** What it goes along with: one part, or what its two ends are fixed to. */
     public Set<Carrier> carriers() {
-        return shape instanceof TwoEnded t ? EnumSet.of(t.from().on(), t.to().on()) : EnumSet.of(carrier);
+        return shape instanceof CarriedShape c ? c.carriers() : EnumSet.of(carrier);
     }
 
     /** On the frame, still, with the usual gap; its id is given when it is put among others. */
@@ -111,7 +111,9 @@ public record Obstacle(
     public May may() {
         return said.orElseGet(() -> takesBearings
                 ? May.NOTCHED
-                : carrier != Carrier.FRAME || shape instanceof TwoEnded || shape instanceof Shape.Box b && b.isLong()
+                : carrier != Carrier.FRAME
+                                || shape instanceof CarriedShape
+                                || shape instanceof Shape.Box b && b.isLong()
                         ? May.NEITHER
                         : May.MOVED);
     }

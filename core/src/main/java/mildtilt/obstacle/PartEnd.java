@@ -25,7 +25,8 @@ public record PartEnd(Point at, Carrier on, Optional<EndFit> fit) implements Par
         return new PartEnd(by.moved(at), on, fit.map(f -> f.carried(by)));
     }
 
-    PartEnd mirrored() {
+    /** On the other side of the vehicle. */
+    public PartEnd mirrored() {
         return new PartEnd(at.mirrored(), on.mirrored(), fit.map(EndFit::mirrored));
     }
 }

@@ -12,7 +12,7 @@ import mildtilt.solid.TriangleMesh;
 
 /** The form of what is in the way, in the vehicle frame in the design position. Lengths mm. */
 public sealed interface Shape
-        permits Shape.Tube, Shape.Box, Shape.Plate, Shape.Cylinder, Shape.Sphere, Shape.Scan, TwoEnded {
+        permits Shape.Tube, Shape.Box, Shape.Plate, Shape.Cylinder, Shape.Sphere, Shape.Scan, CarriedShape {
 
     /** A box so many times as long as it is wide or high is a long one. */
     double LONG = 3;

@@ -1,8 +1,10 @@
 package mildtilt.obstacle;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
@@ -15,7 +17,7 @@ import mildtilt.solid.Solid;
  * A part between two ends, each fixed to something that may move: its length follows them, and it can be too short or too
  * long for where they go. Lengths mm, from the middle of one end to the middle of the other.
  */
-public sealed interface TwoEnded extends Shape {
+public sealed interface TwoEnded extends CarriedShape {
 
     PartEnd from();
 
@@ -47,6 +49,11 @@ public sealed interface TwoEnded extends Shape {
 
     default PartEnd end(boolean first) {
         return first ? from() : to();
+    }
+
+    /** With another of its ends. */
+    default TwoEnded withEnd(boolean first, PartEnd now) {
+        return first ? between(now, to()) : between(from(), now);
     }
 
     /**
@@ -274,7 +281,12 @@ public sealed interface TwoEnded extends Shape {
         return bar(from().at(), to().at(), diameter());
     }
 
-    /** The same where its ends have been carried. */
+    @Override
+    default Set<Carrier> carriers() {
+        return EnumSet.of(from().on(), to().on());
+    }
+
+    @Override
     default TwoEnded carried(Function<Carrier, RigidMove> moves) {
         return between(from().carried(moves.apply(from().on())), to().carried(moves.apply(to().on())));
     }

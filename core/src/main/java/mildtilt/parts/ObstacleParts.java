@@ -38,6 +38,7 @@ import mildtilt.geometry.Axis;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.id.Id;
+import mildtilt.obstacle.AntiRollBar;
 import mildtilt.obstacle.Carrier;
 import mildtilt.obstacle.Driver;
 import mildtilt.obstacle.EndFit;
@@ -89,6 +90,13 @@ public final class ObstacleParts {
             .usual("on", "fixed_to", new Choice<>(Carrier.class), Carrier.FRAME, "what it is fixed to")
             .may("fit", "fit", new Group<>(END_FIT), "how it is held; without it its tilt is not looked at")
             .help("one end of a part that is between two");
+
+    public static final Part<AntiRollBar.Arm> BAR_ARM = Part.of(AntiRollBar.Arm.class)
+            .needs("bush", "bush_mm", ANYWHERE, "where the arm leaves the bar, on the line it turns about")
+            .needs("end", "end_mm", ANYWHERE, "of the arm, where its drop link begins")
+            .may("fit", "fit", new Group<>(END_FIT), "how the link is held there")
+            .needs("link", "link", new Group<>(PART_END), "the drop link's other end")
+            .help("one end of an anti-roll bar");
 
     private static <T extends Record & TwoEnded> Part.Builder<T> twoEnded(Class<T> type) {
         return Part.of(type)
@@ -214,7 +222,23 @@ public final class ObstacleParts {
                             .label("Length")
                             .needs("leastRadius", "least_bend_radius_mm", new Size(GAP), "that it may be bent to")
                             .label("Least bend radius")
-                            .help("a hose or a cable between two ends"));
+                            .help("a hose or a cable between two ends"))
+            .or(
+                    "anti_roll_bar",
+                    Part.of(AntiRollBar.class)
+                            .usual(
+                                    "on",
+                                    "bushes_on",
+                                    new Choice<>(Carrier.class),
+                                    Carrier.FRAME,
+                                    "what its bushes are fixed to")
+                            .needs("left", "left", new Group<>(BAR_ARM), "its left end")
+                            .needs("right", "right", new Group<>(BAR_ARM), "its right end")
+                            .needs("diameter", "diameter_mm", new Size(BODY_THICKNESS), "of bar and arms")
+                            .label("Diameter")
+                            .needs("linkDiameter", "link_diameter_mm", new Size(BODY_THICKNESS), "of its drop links")
+                            .label("Drop links, across")
+                            .help("a bar that turns in bushes, with arms and drop links"));
 
     private static Part<Axis> pivot() {
         return AxleParts.axis("origin_mm", "a point on its pivot", "axis", "along its pivot, right-handed", "");

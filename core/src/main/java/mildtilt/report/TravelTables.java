@@ -3,7 +3,6 @@ package mildtilt.report;
 import java.util.List;
 import java.util.Optional;
 import mildtilt.shop.CutList;
-import mildtilt.travel.Bound;
 import mildtilt.travel.BoundUse;
 import mildtilt.travel.TravelEnd;
 import mildtilt.travel.TravelFigures;
@@ -59,6 +58,6 @@ public final class TravelTables {
 
     /** In the unit of the bound. */
     public static Quantity quantity(BoundUse u, double value) {
-        return u.bound().kind() == Bound.Kind.TILT ? Quantity.angle(value) : Quantity.length(value);
+        return u.bound().kind().isAngle() ? Quantity.angle(value) : Quantity.length(value);
     }
 }

@@ -5,8 +5,8 @@ import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Vector;
+import mildtilt.obstacle.CarriedShape;
 import mildtilt.obstacle.Shape;
-import mildtilt.obstacle.TwoEnded;
 
 /** Where a straight line first meets the surface of a shape, in closed form. */
 final class SurfaceReach {
@@ -22,7 +22,7 @@ final class SurfaceReach {
     static boolean carries(Shape shape) {
         return switch (shape) {
             case Shape.Box _, Shape.Plate _, Shape.Cylinder _, Shape.Tube _ -> true;
-            case Shape.Sphere _, Shape.Scan _, TwoEnded _ -> false;
+            case Shape.Sphere _, Shape.Scan _, CarriedShape _ -> false;
         };
     }
 
@@ -40,7 +40,7 @@ final class SurfaceReach {
                 yield best;
             }
             case Shape.Plate q -> plate(p, way.vector(), q);
-            case Shape.Sphere _, Shape.Scan _, TwoEnded _ -> Optional.empty();
+            case Shape.Sphere _, Shape.Scan _, CarriedShape _ -> Optional.empty();
         };
     }
 

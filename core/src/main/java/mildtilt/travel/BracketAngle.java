@@ -2,6 +2,7 @@ package mildtilt.travel;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Vector;
 import mildtilt.obstacle.EndFit;
@@ -18,22 +19,25 @@ public record BracketAngle(EndFit fit, double mostDeg) {
     private static final int SIDES = 8;
     private static final double COARSEST_DEG = 16;
     private static final double FINEST_DEG = 0.02;
+    private static final double WORTHWHILE_DEG = 1e-4;
+    private static final int TRIES = 12;
 
     /** @param parts the part's directions from that end, as seen from what the end is fixed to, in its design position */
     static BracketAngle of(EndFit fit, List<Vector> parts) {
         EndFit best = fit;
         double least = most(fit, parts);
-        for (double step = COARSEST_DEG; step > FINEST_DEG; ) {
-            EndFit from = best;
-            for (EndFit near : around(from, step)) {
-                double m = most(near, parts);
-                if (m < least - 1e-9) {
-                    least = m;
-                    best = near;
+        for (double step = COARSEST_DEG; step > FINEST_DEG; step /= 2) {
+            Optional<EndFit> from = Optional.empty();
+            // Along a crease it would creep on by ever less.
+            for (int tries = 0; tries < TRIES && !from.equals(Optional.of(best)); tries++) {
+                from = Optional.of(best);
+                for (EndFit near : around(best, step)) {
+                    double m = most(near, parts);
+                    if (m < least - WORTHWHILE_DEG) {
+                        least = m;
+                        best = near;
+                    }
                 }
-            }
-            if (best == from) {
-                step /= 2;
             }
         }
         return new BracketAngle(best, least);

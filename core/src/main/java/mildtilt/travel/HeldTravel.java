@@ -32,7 +32,7 @@ public record HeldTravel(double bump, double droop, Optional<String> bumpBy, Opt
                 || train.requireAxle().wheelTravel() == WheelTravel.NONE) {
             return stated;
         }
-        List<Bound> ends = Bound.of(job).stream()
+        List<Bound> ends = Bounds.of(job).stream()
                 .filter(Bound::endsTravel)
                 // One that is past at ride height is a fault of its own, and leaves no travel to speak of.
                 .filter(b -> past(train, 0, 0, List.of(b)).isEmpty())

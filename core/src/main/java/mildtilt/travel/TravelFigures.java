@@ -73,7 +73,7 @@ public record TravelFigures(HeldTravel held, List<BoundUse> uses, List<Row> rows
         Job kept = held.held(job);
         LimitGauge gauge = new LimitGauge(train.axle().get(), job.targets());
         WheelRange range = new WheelRange(train, kept, gauge);
-        List<Bound> bounds = Bound.of(job);
+        List<Bound> bounds = Bounds.of(job);
         List<BoundUse> uses = new ArrayList<>(BoundUse.of(bounds, kept, train, range));
         uses.sort(
                 Comparator.comparingDouble(u -> u.margin() / Math.max(u.bound().limit(), 1)));

@@ -74,7 +74,7 @@ public final class TravelStop {
     }
 
     private static Bound bound(Job job, int index) {
-        return Bound.of(job).stream()
+        return Bounds.of(job).stream()
                 .filter(b -> b.element().equals(new Element.InTheWay(index)) && b.endsTravel())
                 .findFirst()
                 .orElseThrow();

@@ -283,7 +283,7 @@ class DangersTest {
                         n.matter() + n.missing().text(LengthUnit.MM))
                 .contains("tilts", "bolt's direction not given", "left tie rod, outer end"));
         assertThat(Analysis.of(JobReader.read(text("d00_sane"))).notJudged())
-                .noneSatisfy(n -> assertThat(n.matter()).contains("tilts"));
+                .noneSatisfy(n -> assertThat(n.matter()).contains("rod end tilts"));
     }
 
     /** The demos show their planted faults and no others. */

@@ -23,10 +23,10 @@ import mildtilt.id.Id;
 import mildtilt.id.NamedPart;
 import mildtilt.io.jobfile.DemoJob;
 import mildtilt.job.Job;
+import mildtilt.obstacle.CarriedShape;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Shape;
 import mildtilt.obstacle.Surroundings;
-import mildtilt.obstacle.TwoEnded;
 import mildtilt.solid.TriangleMesh;
 import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.Test;
@@ -190,7 +190,7 @@ class TemplatesTest {
                         .vector();
                 yield Math.abs(p.minus(q.corners().getFirst()).dot(square)) - q.thickness() / 2;
             }
-            case Shape.Sphere _, Shape.Scan _, TwoEnded _ -> throw new IllegalStateException();
+            case Shape.Sphere _, Shape.Scan _, CarriedShape _ -> throw new IllegalStateException();
         };
     }
 

@@ -50,7 +50,7 @@ class JointTiltTest {
     }
 
     private static Bound left(Job job, CornerPoint at) {
-        return Bound.of(job).stream()
+        return Bounds.of(job).stream()
                 .filter(b -> b.name().equals("left " + at.label()))
                 .findFirst()
                 .orElseThrow();
@@ -170,7 +170,7 @@ class JointTiltTest {
             assertThat(found).as("%s %s", demo, at).isNotEmpty();
             Finding.At where = found.getFirst().at().orElseThrow();
             String side = found.getFirst().what().pattern().startsWith("Left") ? "left " : "right ";
-            double there = Bound.of(tight).stream()
+            double there = Bounds.of(tight).stream()
                     .filter(b -> b.name().startsWith(side))
                     .findFirst()
                     .orElseThrow()

@@ -77,7 +77,7 @@ class TravelTest {
                 .findFirst();
     }
 
-    private static Job with(Job job, TwoEndedStart start) {
+    private static Job with(Job job, CarriedStart start) {
         Obstacle o = start.on(job).orElseThrow();
         return job.editSurroundings(s -> s.with(o));
     }
@@ -140,7 +140,7 @@ class TravelTest {
                         PartEnd.on(Carrier.FRAME, top), PartEnd.on(Carrier.LEFT_LOWER_ARM, foot), 40, 10, 2000));
         double a = top.distanceTo(middle);
         double b = out.norm();
-        Bound longest = Bound.of(job).getFirst();
+        Bound longest = Bounds.of(job).getFirst();
         SteeringTrain train = new SteeringTrain(job);
         for (double z : new double[] {-55, -20, 0, 33, 70}) {
             AxlePose pose = train.pose(120, z, z);
@@ -156,7 +156,7 @@ class TravelTest {
             value = DemoJob.class,
             names = {"MARSH_CARRIER", "GARDEN_SHUTTLE", "BOG_TENDER", "LOG_HAULER", "DUNE_WARDEN", "REED_SKIMMER"})
     void aStrapSetForATravelEndsDroopThereAndAllElseIsJudgedUpToThere(DemoJob demo) {
-        Job job = with(bare(demo.job()), TwoEndedStart.LIMIT_STRAP);
+        Job job = with(bare(demo.job()), CarriedStart.LIMIT_STRAP);
         double stated = job.vehicle().droop();
         double wanted = 0.55 * stated;
         Job set = TravelStop.set(job, 0, wanted);
@@ -177,7 +177,7 @@ class TravelTest {
 
     @Test
     void aBumpStopEndsBumpWhereItsEndsComeSoNear() {
-        Job job = with(BEAM, TwoEndedStart.BUMP_STOP);
+        Job job = with(BEAM, CarriedStart.BUMP_STOP);
         Job set = TravelStop.set(job, 0, 50);
         assertThat(figures(set).threeLocks().get(1).bump().mm()).isCloseTo(50, within(1e-3));
         assertThat(figures(set).threeLocks().get(1).bump().cause().orElseThrow().what())
@@ -187,7 +187,7 @@ class TravelTest {
 
     @Test
     void aStrapThatIsTautAtRideHeightIsAFault() {
-        Job job = TravelStop.set(with(BEAM, TwoEndedStart.LIMIT_STRAP), 0, 0);
+        Job job = TravelStop.set(with(BEAM, CarriedStart.LIMIT_STRAP), 0, 0);
         TwoEnded.Strap strap =
                 (TwoEnded.Strap) job.surroundings().obstacles().getFirst().shape();
         Job shorter = job.editSurroundings(s -> s.edit(0, o -> o.withShape(strap.withLength(strap.taut() - 5))));
@@ -219,7 +219,7 @@ class TravelTest {
                         390,
                         520));
         SteeringTrain train = new SteeringTrain(job);
-        List<Bound> bounds = Bound.of(job);
+        List<Bound> bounds = Bounds.of(job);
         int ended = 0;
         for (TravelFigures.Row row : figures(job).rows()) {
             for (int way : new int[] {1, -1}) {
@@ -248,7 +248,7 @@ class TravelTest {
 
     @Test
     void aHoseIsPulledAsFarAsItsEndsAreApart() {
-        Job job = with(BEAM, TwoEndedStart.HOSE);
+        Job job = with(BEAM, CarriedStart.HOSE);
         TwoEnded.Hose hose =
                 (TwoEnded.Hose) job.surroundings().obstacles().getFirst().shape();
         BoundUse use = use(job, Bound.Kind.STRETCHED);
@@ -309,7 +309,7 @@ class TravelTest {
     @EnumSource(DemoJob.class)
     void aNewPartFitsTheVehicleThatItIsPutOn(DemoJob demo) {
         Job bare = bare(demo.job());
-        for (TwoEndedStart start : TwoEndedStart.values()) {
+        for (CarriedStart start : CarriedStart.values()) {
             Job job = with(bare, start);
             for (BoundUse u : uses(job)) {
                 // What ends the travel does so straight ahead; at a lock it may do so a little sooner.
@@ -317,7 +317,7 @@ class TravelTest {
                         .as("%s %s %s", demo, start, u.bound().kind())
                         .isGreaterThan(u.bound().endsTravel() ? -15 : -1e-9);
             }
-            if (start == TwoEndedStart.LIMIT_STRAP && job.axle().orElseThrow().wheelTravel() != WheelTravel.NONE) {
+            if (start == CarriedStart.LIMIT_STRAP && job.axle().orElseThrow().wheelTravel() != WheelTravel.NONE) {
                 assertThat(TravelStop.left(job, 0).orElseThrow())
                         .isCloseTo(job.vehicle().droop(), within(1e-6));
             }
@@ -326,7 +326,7 @@ class TravelTest {
 
     @Test
     void partsThatStandBetweenTwoEndsAreLookedAtForGapsButNotAgainstWhatHoldsThem() {
-        Job job = with(BEAM, TwoEndedStart.DAMPER);
+        Job job = with(BEAM, CarriedStart.DAMPER);
         assertThat(Analysis.of(job).clearance().orElseThrow().pairs())
                 .noneMatch(p -> p.first().equals("left damper") && p.second().equals("axle beam")
                         || p.second().equals("left damper") && p.first().equals("axle beam"));

@@ -30,7 +30,7 @@ import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Shape;
 import mildtilt.obstacle.Sweep;
 import mildtilt.obstacle.TwoEnded;
-import mildtilt.travel.TwoEndedStart;
+import mildtilt.travel.CarriedStart;
 import mildtilt.units.Quantity;
 
 /** What is in the way, one row each: put in, copied to the other side, taken out. */
@@ -99,10 +99,10 @@ public final class ObstaclesPane extends VBox {
                                 "add-sphere",
                                 () -> put("sphere", new Shape.Sphere(spot(), 100))),
                         new SeparatorMenuItem());
-        for (TwoEndedStart start : TwoEndedStart.values()) {
+        for (CarriedStart start : CarriedStart.values()) {
             add.getItems()
                     .add(item(
-                            "Between two ends: " + start.label(),
+                            "Between ends: " + start.label(),
                             "add-" + start.name().toLowerCase(Locale.ROOT).replace('_', '-'),
                             () -> putBetween(start)));
         }
@@ -135,13 +135,13 @@ public final class ObstaclesPane extends VBox {
         put(Obstacle.fixed(name, shape));
     }
 
-    private void putBetween(TwoEndedStart start) {
+    private void putBetween(CarriedStart start) {
         try {
             start.on(bench.job())
                     .ifPresentOrElse(
                             this::put,
                             () -> bench.refuse(
-                                    "What is between two ends needs an axle that can be turned for them to go along with."));
+                                    "What is between ends needs an axle that can be turned for them to go along with."));
         } catch (ImpossibleGeometryException e) {
             bench.refuse(String.valueOf(e.getMessage()));
         }

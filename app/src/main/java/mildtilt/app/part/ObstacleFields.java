@@ -20,6 +20,8 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
+import mildtilt.obstacle.AntiRollBar;
+import mildtilt.obstacle.CarriedShape;
 import mildtilt.obstacle.Carrier;
 import mildtilt.obstacle.Driver;
 import mildtilt.obstacle.EndFit;
@@ -65,6 +67,9 @@ final class ObstacleFields {
         if (o.shape() instanceof TwoEnded t) {
             ends(all, at.in("shape"), t, edit);
         }
+        if (o.shape() instanceof AntiRollBar bar) {
+            links(all, at.in("shape"), bar, edit);
+        }
         if (TravelStop.is(job, o)) {
             String what = TravelStop.endsDroop(o) ? "Droop" : "Bump";
             TravelStop.left(job, index)
@@ -97,6 +102,83 @@ final class ObstacleFields {
         }
     }
 
+    private static void links(List<SizeField> all, JobPlace at, AntiRollBar bar, PartFields.Edit<Obstacle> edit) {
+        for (Side side : Side.values()) {
+            bar.arm(side)
+                    .fit()
+                    .ifPresent(fit -> all.addAll(PartFields.of(
+                            at.in(side.code()).in("fit"),
+                            ObstacleParts.END_FIT,
+                            fit,
+                            ", " + side.label() + " link at its arm",
+                            (j, change) -> edit.apply(
+                                    j,
+                                    o -> withArm(o, side, a -> a.withFit(a.fit().map(change)))))));
+            bar.arm(side)
+                    .link()
+                    .fit()
+                    .ifPresent(fit -> all.addAll(PartFields.of(
+                            at.in(side.code()).in("link").in("fit"),
+                            ObstacleParts.END_FIT,
+                            fit,
+                            ", " + side.label() + " link's other end",
+                            (j, change) -> edit.apply(
+                                    j,
+                                    o -> withArm(
+                                            o,
+                                            side,
+                                            a -> a.withLink(a.link()
+                                                    .withFit(a.link().fit().map(change))))))));
+        }
+    }
+
+    private static Obstacle withArm(Obstacle o, Side side, UnaryOperator<AntiRollBar.Arm> change) {
+        return o.shape() instanceof AntiRollBar bar ? o.withShape(bar.withArm(side, change.apply(bar.arm(side)))) : o;
+    }
+
+    /** Where the bar's bushes and its links are fixed, and whether the links' ends are eyes. */
+    private static void barChoices(List<ChoiceField> all, Job job, AntiRollBar bar, int index) {
+        all.add(carrier(
+                "bushes-on",
+                "Bushes on",
+                job,
+                bar.on(),
+                (j, c) -> j.editSurroundings(
+                        s -> s.edit(index, o -> o.shape() instanceof AntiRollBar b ? o.withShape(b.withOn(c)) : o))));
+        for (Side side : Side.values()) {
+            String id = side.code() + "-link";
+            String name = side == Side.LEFT ? "Left link" : "Right link";
+            AntiRollBar.Arm arm = bar.arm(side);
+            all.add(carrier(
+                    id + "-on",
+                    name + " fixed to",
+                    job,
+                    arm.link().on(),
+                    (j, c) -> j.editSurroundings(s -> s.edit(
+                            index,
+                            o -> withArm(o, side, a -> a.withLink(a.link().withOn(c)))))));
+            EndFit eye = new EndFit.Eye(bar.usualBolt(side), USUAL_TILT);
+            all.add(ChoiceField.yesNo(
+                            id + "-ends",
+                            name + "'s ends",
+                            "eyes on bolts",
+                            "not known",
+                            arm.fit().isPresent(),
+                            (j, eyes) -> j.editSurroundings(s -> s.edit(
+                                    index,
+                                    o -> withArm(o, side, a -> a.withFit(
+                                                    eyes ? Optional.of(a.fit().orElse(eye)) : Optional.empty())
+                                            .withLink(a.link()
+                                                    .withFit(
+                                                            eyes
+                                                                    ? Optional.of(a.link()
+                                                                            .fit()
+                                                                            .orElse(eye))
+                                                                    : Optional.empty()))))))
+                    .meaning("How far a link's ends may tilt is only looked at where it is known how they are held."));
+        }
+    }
+
     private static Obstacle withEnd(Obstacle o, boolean first, UnaryOperator<PartEnd> change) {
         return o.shape() instanceof TwoEnded t
                 ? o.withShape(
@@ -122,6 +204,8 @@ final class ObstacleFields {
         List<ChoiceField> all = new ArrayList<>();
         if (o.shape() instanceof TwoEnded t) {
             endChoices(all, job, t, index);
+        } else if (o.shape() instanceof AntiRollBar bar) {
+            barChoices(all, job, bar, index);
         } else {
             all.add(carrier(
                     "carrier",
@@ -138,7 +222,7 @@ final class ObstacleFields {
                         o.hot(),
                         (j, hot) -> j.editSurroundings(s -> s.edit(index, x -> x.withHot(hot))))
                 .meaning("Hot parts need a larger gap."));
-        boolean between = o.shape() instanceof TwoEnded;
+        boolean between = o.shape() instanceof CarriedShape;
         List<Sweep> ways = between ? List.of(new Sweep.Still(), new Sweep.Wanders(USUAL_WANDER)) : sweeps(o);
         List<String> words = between
                 ? List.of("stays", "wanders")

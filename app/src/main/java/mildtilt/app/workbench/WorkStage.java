@@ -62,6 +62,7 @@ public enum WorkStage {
                     LENGTH_RUNS_OUT,
                     END_OVER_LIMIT,
                     HOSE_BENT,
+                    LINK_IN_LINE,
                     HANDS_CAN_NOT_FOLLOW,
                     HANDS_CAN_NOT_REACH,
                     WEIGHT_TURNS_AWAY,

@@ -28,12 +28,12 @@ import mildtilt.linkage.beam.Beam;
 import mildtilt.linkage.rods.Rod;
 import mildtilt.linkage.rods.RodEnds;
 import mildtilt.linkage.rods.RodTube;
+import mildtilt.obstacle.CarriedShape;
 import mildtilt.obstacle.Carrier;
 import mildtilt.obstacle.Driver;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.OwnParts;
 import mildtilt.obstacle.Sweep;
-import mildtilt.obstacle.TwoEnded;
 import mildtilt.solid.Bounds;
 import mildtilt.solid.Convex;
 import mildtilt.solid.Solid;
@@ -613,8 +613,8 @@ public final class Bodies {
     }
 
     private void obstacle(int index, Obstacle o) {
-        if (o.shape() instanceof TwoEnded t) {
-            twoEnded(index, o, t);
+        if (o.shape() instanceof CarriedShape c) {
+            carried(index, o, c);
             return;
         }
         Solid design = o.shape().solid();
@@ -645,10 +645,10 @@ public final class Bodies {
                 moves ? s -> design.moved(move.apply(s)) : _ -> design);
     }
 
-    /** A damper, a strap, a hose: its ends go with what they are fixed to. */
-    private void twoEnded(int index, Obstacle o, TwoEnded t) {
+    /** A damper, a strap, an anti-roll bar: its ends go with what they are fixed to. */
+    private void carried(int index, Obstacle o, CarriedShape t) {
         boolean rides = rides(o);
-        Function<Configuration, TwoEnded> now = rides ? s -> t.carried(c -> carrierMove(s, c)) : _ -> t;
+        Function<Configuration, CarriedShape> now = rides ? s -> t.carried(c -> carrierMove(s, c)) : _ -> t;
         inTheWay(
                 index, o, rides, o.carriers(), rides ? s -> ends(now.apply(s).solid()) : _ -> List.of(), s -> now.apply(
                                 s)

@@ -24,6 +24,7 @@ import mildtilt.linkage.corner.JointTilt;
 import mildtilt.linkage.corner.WheelTravel;
 import mildtilt.linkage.rods.Rod;
 import mildtilt.linkage.rods.RodEnds;
+import mildtilt.obstacle.CarriedShape;
 import mildtilt.obstacle.TwoEnded;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.forces.RodLoad;
@@ -300,7 +301,7 @@ public record NotJudged(String matter, Element element, Phrase missing) {
         }
 
         void room(Optional<ClearanceFigures> clearance) {
-            if (job.surroundings().obstacles().stream().allMatch(o -> o.shape() instanceof TwoEnded)) {
+            if (job.surroundings().obstacles().stream().allMatch(o -> o.shape() instanceof CarriedShape)) {
                 add("Room past frame, engine, axle and footwell", new Element.Tyres(), "nothing in the way is given");
             }
             if (clearance.isEmpty()) {

@@ -74,6 +74,7 @@ final class TravelChecks {
             case LOOSE -> Fault.SPRING_LOOSE;
             case BENT -> Fault.HOSE_BENT;
             case TILT -> Fault.END_OVER_LIMIT;
+            case IN_LINE -> Fault.LINK_IN_LINE;
         };
     }
 
@@ -87,6 +88,7 @@ final class TravelChecks {
             case STRETCHED -> "would have to be {0} long and is {1}";
             case BENT -> "is bent to a radius of {0}; it may be bent to {1}";
             case TILT -> "tilts {0}, allowed {1}";
+            case IN_LINE -> "comes within {0} of being in line with its arm (limit {1})";
         };
     }
 
@@ -105,6 +107,9 @@ final class TravelChecks {
                         + "nearer to each other, and see that the slack does not reach a tyre.";
             case BENT ->
                 "Bent sharper than it may be, a hose kinks, closes and cracks. A longer hose, or fittings that point along its way.";
+            case IN_LINE ->
+                "Near there the link pulls along the arm instead of turning it; past it the arm flips over, and the bar jams or breaks its links. "
+                        + "A longer link, a longer arm or another place of the bar keeps away from it.";
             case TILT ->
                 "An end past its angle levers on its bolt and bends the part each time, and breaks. Turn its bracket to the middle of the "
                         + "movement, use an end with more angle, or less travel.";

@@ -4,13 +4,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import mildtilt.findings.Remedy;
-import mildtilt.geometry.Direction;
-import mildtilt.geometry.Side;
-import mildtilt.id.Id;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
-import mildtilt.linkage.SteeredAxle;
-import mildtilt.linkage.corner.Corner;
 import mildtilt.obstacle.EndFit;
 import mildtilt.obstacle.TwoEnded;
 import mildtilt.travel.Bound;
@@ -48,7 +43,7 @@ public final class LengthMoves {
                     case STRETCHED -> "Make it {0} long";
                     case TAUT -> "Make it {0} long, taut";
                     case MET -> "Make it meet at {0}";
-                    case BENT, TILT -> "";
+                    case BENT, TILT, IN_LINE -> "";
                 };
         return words.isEmpty()
                 ? List.of()
@@ -94,29 +89,7 @@ public final class LengthMoves {
                                         ? " (less tilt, still over)"
                                         : ""),
                         Quantity.angle(Math.toDegrees(was.direction().angleTo(fit.direction())))),
-                use.bound().element() instanceof Element.InTheWay at
-                        ? edit(
-                                at,
-                                t -> tilting.get().first()
-                                        ? t.between(t.from().withFit(Optional.of(fit)), t.to())
-                                        : t.between(t.from(), t.to().withFit(Optional.of(fit))))
-                        : j -> j.editAxle(a -> withAxis(a, use.bound().part(), fit.direction()))));
-    }
-
-    /** A joint's stud, bolt or mount turned; an arm's housing stays as it is in the arm. */
-    private static SteeredAxle withAxis(SteeredAxle axle, Id joint, Direction to) {
-        Side side = joint.text().startsWith(Side.LEFT.code() + ".") ? Side.LEFT : Side.RIGHT;
-        Corner corner = axle.corner(side);
-        return corner.joints().stream()
-                .filter(x -> joint.equals(new Id(side.code()).part(Id.of(x.at()).text())))
-                .findFirst()
-                .map(x -> axle.withCorner(
-                        side,
-                        corner.withJoint(
-                                x.at(),
-                                Optional.of(x.withAxis(to)
-                                        .withHousing(Optional.of(x.housing().orElse(x.axis())))))))
-                .orElse(axle);
+                j -> tilting.get().with().apply(j, fit)));
     }
 
     private static UnaryOperator<Job> edit(Element.InTheWay at, UnaryOperator<TwoEnded> change) {

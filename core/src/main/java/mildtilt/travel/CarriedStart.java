@@ -6,6 +6,8 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
 import mildtilt.linkage.SteeredAxle;
+import mildtilt.obstacle.AntiRollBar;
+import mildtilt.obstacle.CarriedShape;
 import mildtilt.obstacle.Carrier;
 import mildtilt.obstacle.EndFit;
 import mildtilt.obstacle.Obstacle;
@@ -17,17 +19,18 @@ import mildtilt.suspension.Knuckle;
 import mildtilt.suspension.TrailingArms;
 
 /**
- * A new part between two ends for a vehicle, to be moved to where it is: on the left, from the frame to what the wheel
+ * A new part between ends for a vehicle, to be moved to where it is: on the left, from the frame to what the wheel
  * hangs on, with the lengths that the travel and the lock ask of it there.
  */
-public enum TwoEndedStart {
+public enum CarriedStart {
     DAMPER("damper", "left damper"),
     STEERING_DAMPER("steering damper", "steering damper"),
     COIL_SPRING("coil spring", "left spring"),
     LIMIT_STRAP("limit strap", "left strap"),
     BUMP_STOP("bump stop", "left bump stop"),
     DRIVEN_SHAFT("driven shaft", "left driven shaft"),
-    HOSE("brake hose, cable", "left brake hose");
+    HOSE("brake hose, cable", "left brake hose"),
+    ANTI_ROLL_BAR("anti-roll bar with drop links", "anti-roll bar");
 
     private static final double SPARE = 10;
     /** Part of the way from the arm's inner end to its outer one, or from the middle of the axle to its kingpin. */
@@ -42,7 +45,7 @@ public enum TwoEndedStart {
     private final String label;
     private final String name;
 
-    TwoEndedStart(String label, String name) {
+    CarriedStart(String label, String name) {
         this.label = label;
         this.name = name;
     }
@@ -103,6 +106,7 @@ public enum TwoEndedStart {
                                         50,
                                         40),
                                 job.vehicle().bump());
+                    case ANTI_ROLL_BAR -> bar(on, foot.at());
                     case DRIVEN_SHAFT -> drivenShaft(job, train, axle, left);
                     case HOSE -> {
                         PartEnd to = PartEnd.on(
@@ -115,7 +119,7 @@ public enum TwoEndedStart {
                 });
     }
 
-    private Obstacle shaped(TwoEnded t) {
+    private Obstacle shaped(CarriedShape t) {
         return Obstacle.fixed(name, t).withGap(6);
     }
 
@@ -190,13 +194,26 @@ public enum TwoEndedStart {
                 : o;
     }
 
+    /** Level arms that trail, and links that stand upright over where they hold. */
+    private Obstacle bar(Carrier on, Point foot) {
+        Point end = foot.plus(new Vector(0, 0, 130));
+        Point bush = new Point(end.x() + 220, end.y() - 40, end.z());
+        AntiRollBar.Arm left = new AntiRollBar.Arm(bush, end, Optional.empty(), PartEnd.on(on, foot));
+        AntiRollBar.Arm right = new AntiRollBar.Arm(
+                bush.mirrored(),
+                end.mirrored(),
+                Optional.empty(),
+                PartEnd.on(on, foot).mirrored());
+        return shaped(new AntiRollBar(Carrier.FRAME, left, right, 22, 14));
+    }
+
     /** The least and the most that two ends are apart over the whole range, mm. */
     private static double[] range(Job job, SteeringTrain train, PartEnd from, PartEnd to) {
         double[] range = new double[2];
         // A part that is too long and too short everywhere tells both.
         TwoEnded probe = new TwoEnded.Damper(from, to, 1, 1, 2);
         Job with = job.editSurroundings(s -> s.withObstacles(List.of(Obstacle.fixed("probe", probe))));
-        for (BoundUse u : BoundUse.of(Bound.of(with), with, train)) {
+        for (BoundUse u : BoundUse.of(Bounds.of(with), with, train)) {
             if (u.bound().kind() == Bound.Kind.LONGEST) {
                 range[1] = u.nearest();
             } else if (u.bound().kind() == Bound.Kind.SHORTEST) {
