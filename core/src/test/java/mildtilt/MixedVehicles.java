@@ -14,14 +14,19 @@ import mildtilt.linkage.DragLink;
 import mildtilt.linkage.MountedOn;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.beam.BeamKind;
+import mildtilt.linkage.corner.Corner;
+import mildtilt.linkage.corner.JointTilt;
 import mildtilt.linkage.rods.Rod;
+import mildtilt.obstacle.Obstacle;
 import mildtilt.start.AxleChoice;
 import mildtilt.start.GearChoice;
 import mildtilt.start.StartingVehicle;
+import mildtilt.suspension.CornerPoint;
 import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.SplitLinks;
 import mildtilt.suspension.Strut;
 import mildtilt.suspension.TrailingArms;
+import mildtilt.travel.CarriedStart;
 
 /**
  * Vehicles begun on the start page and changed by what the panels offer, so that kinds meet that no demo has together.
@@ -37,7 +42,12 @@ public enum MixedVehicles {
             600,
             j -> j.editColumn(c -> c.withWheel(c.wheel().withBar(Optional.of(HandBar.Kind.TILLER.usual()))))),
     RACK_ON_STRUTS_AND_LINKS(
-            AxleChoice.STRUTS, GearChoice.RACK_AHEAD, 1500, 2600, 640, j -> j.editAxle(MixedVehicles::onLinks)),
+            AxleChoice.STRUTS,
+            GearChoice.RACK_AHEAD,
+            1500,
+            2600,
+            640,
+            j -> jointed(j.editAxle(MixedVehicles::onLinks))),
     TRAILING_ARMS_ON_BALL_JOINTS(
             AxleChoice.TRAILING_ARMS,
             GearChoice.BOX_BOTH_RODS,
@@ -73,8 +83,8 @@ public enum MixedVehicles {
             1450,
             2400,
             700,
-            j -> j.editAxle(a -> a.withBeam(BeamKind.RADIUS_ARMS.usual(
-                    a.beamDesign(), a.track(), a.beam().orElseThrow().trackBar()))));
+            j -> withAllThatIsCarried(j.editAxle(a -> a.withBeam(BeamKind.RADIUS_ARMS.usual(
+                    a.beamDesign(), a.track(), a.beam().orElseThrow().trackBar())))));
 
     private static final Map<MixedVehicles, Job> JOBS = new ConcurrentHashMap<>();
 
@@ -105,6 +115,27 @@ public enum MixedVehicles {
                                 .withOuter(links.lowerFront().outer().plus(new Vector(12, -4, 1))))
                         .withLowerRear(links.lowerRear()
                                 .withOuter(links.lowerRear().outer().plus(new Vector(-12, -5, 0))))));
+    }
+
+    /** With the tilt of every joint of the suspension given. */
+    private static Job jointed(Job job) {
+        return job.editAxle(a -> {
+            Corner left = a.left();
+            for (CornerPoint at : JointTilt.joints(left.suspension())) {
+                left = left.withJoint(at, Optional.of(JointTilt.square(left, at, 22)));
+            }
+            return a.withLeft(left);
+        });
+    }
+
+    /** With dampers, straps, hoses, an anti-roll bar. */
+    private static Job withAllThatIsCarried(Job job) {
+        Job with = job;
+        for (CarriedStart start : CarriedStart.values()) {
+            Obstacle o = start.on(with).orElseThrow();
+            with = with.editSurroundings(s -> s.with(o));
+        }
+        return with;
     }
 
     private static SteeredAxle relayed(SteeredAxle a) {

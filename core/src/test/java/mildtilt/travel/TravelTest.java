@@ -105,8 +105,8 @@ class TravelTest {
         assertThat(shortest.farthest()).isCloseTo(longest.nearest(), within(1.0));
         assertThat(longest.margin()).isCloseTo(360 - longest.nearest(), within(1e-12));
         TravelMap map = Analysis.of(job).map().orElseThrow();
-        assertThat(map.cell(0, 0).limit())
-                .as("the map says what ends it at lock")
+        assertThat(map.cell(map.steeringWheelDeg().size() / 5, 0).limit())
+                .as("the map says what ends it")
                 .isEqualTo(Limit.PART_ENDS);
         assertThat(map.cell(map.steeringWheelDeg().size() / 2, 0).limit()).isNotEqualTo(Limit.PART_ENDS);
         Finding f = found(job, Fault.LENGTH_RUNS_OUT).orElseThrow();
