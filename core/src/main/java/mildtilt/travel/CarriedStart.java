@@ -101,7 +101,9 @@ public enum CarriedStart {
                                         PartEnd.on(
                                                 Carrier.FRAME,
                                                 low.plus(new Vector(
-                                                        -60, 0, job.vehicle().bump() + 60))),
+                                                        2.2 * aside,
+                                                        0,
+                                                        job.vehicle().bump() + 60))),
                                         PartEnd.on(on, low.plus(new Vector(2.2 * aside, 0, 0))),
                                         50,
                                         40),

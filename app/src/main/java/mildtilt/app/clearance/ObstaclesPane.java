@@ -149,9 +149,7 @@ public final class ObstaclesPane extends VBox {
 
     private void put(Obstacle o) {
         int index = bench.job().surroundings().obstacles().size();
-        if (bench.edit(
-                "Put a " + o.name() + " in the way",
-                j -> j.editSurroundings(s -> s.with(o.withName(s.free(o.name())))))) {
+        if (bench.edit("Add " + o.name(), j -> j.editSurroundings(s -> s.with(o.withName(s.free(o.name())))))) {
             bench.selectionProperty().set(Optional.of(new Element.InTheWay(index)));
         }
     }
