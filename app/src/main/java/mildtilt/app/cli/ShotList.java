@@ -218,6 +218,16 @@ final class ShotList {
                     });
                 },
                 SETTLE.multiply(8)));
+        shots.add(new Shot(
+                "clearance-travel",
+                () -> {
+                    bench.open(DemoJob.BOG_TENDER.job(), Optional.empty());
+                    bench.stageProperty().set(WorkStage.CLEARANCE);
+                    press(running, "#show-front");
+                    bench.sideTabProperty().set(SideTab.TRAVEL);
+                    after(SETTLE, () -> press(running, "#travel-left-droop"));
+                },
+                SETTLE.multiply(3)));
     }
 
     private static void scroll(Running running, String pane, double to) {
