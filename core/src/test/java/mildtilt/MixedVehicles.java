@@ -13,6 +13,8 @@ import mildtilt.job.VehicleScale;
 import mildtilt.linkage.DragLink;
 import mildtilt.linkage.MountedOn;
 import mildtilt.linkage.SteeredAxle;
+import mildtilt.linkage.beam.Bar;
+import mildtilt.linkage.beam.BarTilt;
 import mildtilt.linkage.beam.BeamKind;
 import mildtilt.linkage.corner.Corner;
 import mildtilt.linkage.corner.JointTilt;
@@ -128,9 +130,22 @@ public enum MixedVehicles {
         });
     }
 
+    /** With the tilt of every end of the beam's bars given. */
+    private static SteeredAxle barred(SteeredAxle a) {
+        SteeredAxle with = a;
+        for (Bar bar : a.beam().orElseThrow().bars()) {
+            for (boolean onAxle : new boolean[] {false, true}) {
+                if (BarTilt.tilts(bar.part(), onAxle)) {
+                    with = with.withBarTilt(bar.part(), onAxle, Optional.of(BarTilt.square(bar, onAxle, 25)));
+                }
+            }
+        }
+        return with;
+    }
+
     /** With dampers, straps, hoses, an anti-roll bar. */
     private static Job withAllThatIsCarried(Job job) {
-        Job with = job;
+        Job with = job.editAxle(MixedVehicles::barred);
         for (CarriedStart start : CarriedStart.values()) {
             Obstacle o = start.on(with).orElseThrow();
             with = with.editSurroundings(s -> s.with(o));

@@ -15,7 +15,10 @@ import mildtilt.geometry.Placing;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
+import mildtilt.linkage.beam.Bar;
+import mildtilt.linkage.beam.BarTilt;
 import mildtilt.linkage.beam.Beam;
+import mildtilt.linkage.beam.BeamPart;
 import mildtilt.linkage.corner.Corner;
 import mildtilt.linkage.corner.WheelTravel;
 import mildtilt.linkage.rods.Rod;
@@ -32,6 +35,7 @@ import mildtilt.withers.Withers;
  * @param beam the axle beam that carries both kingpins; empty for wheels that travel on their own, and for
  *     kingpins fixed to the frame
  * @param ownRight the right corner where it differs; empty if it is the mirror image of the left
+ * @param barTilts what is known of how far the ends of the beam's bars may tilt
  */
 @Withers
 public record SteeredAxle(
@@ -41,8 +45,26 @@ public record SteeredAxle(
         Optional<MountedOn> statedRelayOn,
         Optional<Beam> beam,
         Corner left,
-        Optional<Corner> ownRight)
+        Optional<Corner> ownRight,
+        List<BarTilt> barTilts)
         implements SteeredAxleBuilder.With {
+
+    private static void check(Optional<Beam> beam, List<BarTilt> tilts) {
+        List<BeamPart> parts =
+                beam.stream().flatMap(b -> b.bars().stream()).map(Bar::part).toList();
+        for (BarTilt t : tilts) {
+            if (!parts.contains(t.part()) || !BarTilt.tilts(t.part(), t.onAxle())) {
+                throw new ImpossibleGeometryException(
+                        "This axle has no end of a bar that tilts at: " + t.label() + ". Leave its tilt out.");
+            }
+            if (tilts.stream()
+                            .filter(o -> o.part() == t.part() && o.onAxle() == t.onAxle())
+                            .count()
+                    > 1) {
+                throw new ImpossibleGeometryException("The tilt of one end is given twice: " + t.label() + ".");
+            }
+        }
+    }
 
     static final String ONE_KINGPIN = "Either both wheels turn on kingpins or neither does.";
 
@@ -62,6 +84,8 @@ public record SteeredAxle(
         if (beam.isPresent() && !leftPin) {
             throw new ImpossibleGeometryException("A beam axle carries kingpins: give both corners a kingpin.");
         }
+        barTilts = List.copyOf(barTilts);
+        check(beam, barTilts);
         linkage.mustSuit(gear, leftPin);
         if (statedRelayOn.isPresent() && !linkage.relayOnItsOwn()) {
             throw new ImpossibleGeometryException("This linkage (" + linkage.label()
@@ -84,7 +108,7 @@ public record SteeredAxle(
 
     /** With the gear on the frame, and all that stands between it and the tie rods. */
     public SteeredAxle(Gear gear, Linkage linkage, Optional<Beam> beam, Corner left, Optional<Corner> ownRight) {
-        this(gear, linkage, Optional.empty(), Optional.empty(), beam, left, ownRight);
+        this(gear, linkage, Optional.empty(), Optional.empty(), beam, left, ownRight, List.of());
     }
 
     public MountedOn gearOn() {
@@ -243,6 +267,33 @@ public record SteeredAxle(
 
     public SteeredAxle withBeam(Beam b) {
         return withBeam(Optional.of(b));
+    }
+
+    /** On another beam or none; what was given of bars that it then has not goes. */
+    @Override
+    public SteeredAxle withBeam(Optional<Beam> b) {
+        return new SteeredAxle(
+                gear,
+                linkage,
+                statedGearOn,
+                statedRelayOn,
+                b,
+                left,
+                ownRight,
+                b.map(x -> BarTilt.those(barTilts, x)).orElse(List.of()));
+    }
+
+    public Optional<BarTilt> barTilt(BeamPart part, boolean onAxle) {
+        return barTilts.stream()
+                .filter(t -> t.part() == part && t.onAxle() == onAxle)
+                .findFirst();
+    }
+
+    /** With what is known of one end of a bar; empty where that is nothing. */
+    public SteeredAxle withBarTilt(BeamPart part, boolean onAxle, Optional<BarTilt> now) {
+        return withBarTilts(
+                Stream.concat(barTilts.stream().filter(t -> t.part() != part || t.onAxle() != onAxle), now.stream())
+                        .toList());
     }
 
     /** One corner changed; where the right is the mirror of the left, both are. */

@@ -19,6 +19,7 @@ import java.util.List;
 import mildtilt.describe.Form;
 import mildtilt.describe.Kind;
 import mildtilt.describe.Kind.Choice;
+import mildtilt.describe.Kind.Flag;
 import mildtilt.describe.Kind.Group;
 import mildtilt.describe.Kind.Heading;
 import mildtilt.describe.Kind.Many;
@@ -46,7 +47,9 @@ import mildtilt.linkage.RelayArm;
 import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.SwingArm;
+import mildtilt.linkage.beam.BarTilt;
 import mildtilt.linkage.beam.Beam;
+import mildtilt.linkage.beam.BeamPart;
 import mildtilt.linkage.beam.Leaf;
 import mildtilt.linkage.beam.LeafSprung;
 import mildtilt.linkage.beam.Link;
@@ -559,6 +562,14 @@ public final class AxleParts {
                     "of its suspension, whose allowed tilt is known; the others' is not looked at")
             .help("one side");
 
+    public static final Part<BarTilt> BAR_TILT = Part.of(BarTilt.class)
+            .needs("part", "part", new Choice<>(BeamPart.class), "the bar")
+            .needs("onAxle", "on_axle", new Flag(), "whether it is the end on the axle; else that on the frame")
+            .needs("bolt", "bolt", new Heading(), "along its bolt, straight ahead at ride height")
+            .label("Bolt")
+            .needs("allowedDeg", "allowed_deg", new Size(STEER_ANGLE), "largest tilt from square to the bolt")
+            .help("how far an end of a bar between frame and axle may tilt");
+
     public static final Part<SteeredAxle> AXLE = Part.of(SteeredAxle.class)
             .needs("gear", "gear", new Group<>(GEAR), "what the column's last shaft turns")
             .usual(
@@ -587,5 +598,11 @@ public final class AxleParts {
                     "leave out for wheels on arms of their own, and for kingpins fixed to the frame")
             .needs("left", "left", new Group<>(CORNER), "the left corner")
             .may("ownRight", "right", new Group<>(CORNER), "leave out if it is the mirror image of the left")
+            .omits(
+                    "barTilts",
+                    "bar_ends",
+                    new Many<>(new Group<>(BAR_TILT), 0, 12),
+                    List.of(),
+                    "of track bar, links and radius arms, whose allowed tilt is known; the others' is not looked at")
             .help("gear, linkage and corners; leave out if not measured yet");
 }

@@ -15,6 +15,8 @@ import mildtilt.id.Id;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.linkage.SteeredAxle;
+import mildtilt.linkage.beam.Bar;
+import mildtilt.linkage.beam.BarTilt;
 import mildtilt.linkage.corner.Corner;
 import mildtilt.linkage.corner.JointTilt;
 import mildtilt.obstacle.AntiRollBar;
@@ -56,6 +58,7 @@ public final class Bounds {
             Corner corner = axle.corner(side);
             corner.joints().forEach(j -> b.joint(corner, side, j));
         }
+        axle.barTilts().forEach(t -> b.barEnd(axle, t));
         return List.copyOf(b.all);
     }
 
@@ -183,6 +186,29 @@ public final class Bounds {
                                                                             .link()
                                                                             .withFit(Optional.of(f))))))));
         }
+    }
+
+    private void barEnd(SteeredAxle axle, BarTilt t) {
+        Bar bar = axle.beam().stream()
+                .flatMap(x -> x.bars().stream())
+                .filter(x -> x.part() == t.part())
+                .findFirst()
+                .orElseThrow();
+        all.add(Bound.tilt(
+                Id.of(t.part()).part(t.onAxle() ? "axle" : "frame"),
+                new Element.BeamElement(),
+                t.label(),
+                new Tilting(
+                        new EndFit.Eye(t.bolt(), t.allowedDeg()),
+                        p -> {
+                            RigidMove beam = motion.move(p, Carrier.AXLE);
+                            Vector along = beam.moved(bar.axleEnd()).minus(bar.bodyEnd());
+                            return t.onAxle() ? beam.inverse().turned(along.negated()) : along;
+                        },
+                        (j, f) -> j.editAxle(a -> a.withBarTilt(
+                                t.part(),
+                                t.onAxle(),
+                                a.barTilt(t.part(), t.onAxle()).map(x -> x.withBolt(f.direction())))))));
     }
 
     private void joint(Corner corner, Side side, JointTilt j) {

@@ -16,11 +16,15 @@ import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
+import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.io.jobfile.DemoJob;
 import mildtilt.io.jobfile.JobFile;
 import mildtilt.job.Job;
+import mildtilt.linkage.beam.Bar;
+import mildtilt.linkage.beam.BarTilt;
+import mildtilt.linkage.beam.BeamPart;
 import mildtilt.linkage.corner.Corner;
 import mildtilt.linkage.corner.JointTilt;
 import mildtilt.obstacle.Surroundings;
@@ -202,6 +206,50 @@ class JointTiltTest {
                         .isLessThan(used - 0.9);
             });
         }
+    }
+
+    @Test
+    void aTrackBarTiltsByWhatTheAxleRisesAndByWhatItRolls() {
+        Job bog = DemoJob.BOG_TENDER.job().withSurroundings(Surroundings.NONE);
+        Bar bar = bog.axle().orElseThrow().beam().orElseThrow().bars().stream()
+                .filter(b -> b.part() == BeamPart.TRACK_BAR)
+                .findFirst()
+                .orElseThrow();
+        Job job =
+                bog.editAxle(a -> a.withBarTilt(BeamPart.TRACK_BAR, false, Optional.of(BarTilt.square(bar, false, 20)))
+                        .withBarTilt(
+                                BeamPart.TRACK_BAR,
+                                true,
+                                Optional.of(new BarTilt(BeamPart.TRACK_BAR, true, Vector.Z.direction(), 20))));
+        List<Bound> bounds = Bounds.of(job);
+        SteeringTrain train = new SteeringTrain(job);
+        for (double z : TRAVELS) {
+            AxlePose pose = train.pose(0, z, z);
+            // Fore and aft through its eye, the bolt stays square to a bar that swings up and down.
+            assertThat(bounds.get(0).value().applyAsDouble(pose)).isLessThan(1e-6);
+            // Upright through the eye on a beam that does not roll: the slope of the bar.
+            double slope = Math.abs(Math.toDegrees(Math.asin(
+                    (bar.axleEnd().z() + z - bar.bodyEnd().z()) / bar.axleEnd().distanceTo(bar.bodyEnd()))));
+            assertThat(bounds.get(1).value().applyAsDouble(pose)).isCloseTo(slope, within(1e-6));
+        }
+        // Rolled, the bolt leans with the beam.
+        double roll = Math.asin(80 / job.axle().orElseThrow().track());
+        Vector bolt = new Vector(0, -Math.sin(roll), Math.cos(roll));
+        AxlePose rolled = train.pose(0, 40, -40);
+        Vector along = bar.line(RigidMove.between(
+                        job.axle().orElseThrow().beamDesign(),
+                        rolled.stance().beam().orElseThrow()))
+                .get(1)
+                .minus(bar.bodyEnd());
+        assertThat(bounds.get(1).value().applyAsDouble(rolled))
+                .isCloseTo(Math.abs(90 - Math.toDegrees(along.angleTo(bolt))), within(1e-6));
+        assertThat(job.axle().orElseThrow().withBeam(Optional.empty()).barTilts())
+                .isEmpty();
+        assertThatThrownBy(() -> bog.editAxle(a ->
+                        a.withBarTilts(List.of(new BarTilt(BeamPart.LEFT_RADIUS_ARM, true, Vector.Y.direction(), 10)))))
+                .isInstanceOf(ImpossibleGeometryException.class)
+                .hasMessage(
+                        "This axle has no end of a bar that tilts at: left radius arm, end on the axle. Leave its tilt out.");
     }
 
     @Test

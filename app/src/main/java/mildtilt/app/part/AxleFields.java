@@ -35,6 +35,9 @@ import mildtilt.linkage.MountedOn;
 import mildtilt.linkage.RackTieRods;
 import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
+import mildtilt.linkage.beam.Bar;
+import mildtilt.linkage.beam.BarTilt;
+import mildtilt.linkage.beam.Beam;
 import mildtilt.linkage.beam.BeamKind;
 import mildtilt.linkage.corner.Corner;
 import mildtilt.linkage.corner.JointTilt;
@@ -84,14 +87,7 @@ final class AxleFields {
             case Element.TieRods _ -> tieRods(axle);
             case Element.SteeringArms _ -> arms(axle);
             case Element.Knuckles _ -> knuckles(axle);
-            case Element.BeamElement _ ->
-                PartFields.of(
-                        AXLE.in("beam"),
-                        AxleParts.BEAM,
-                        axle.beam().orElseThrow(),
-                        "",
-                        (j, change) ->
-                                j.editAxle(a -> a.withBeam(change.apply(a.beam().orElseThrow()))));
+            case Element.BeamElement _ -> beam(axle);
             case Element.Tyres _ -> tyres(job.vehicle());
             case Element.Wheel _,
                     Element.ShaftAt _,
@@ -381,6 +377,50 @@ final class AxleFields {
             JointTilt.joints(axle.corner(side).suspension()).forEach(at -> joint(all, axle, side, at));
         }
         return all;
+    }
+
+    private static List<SizeField> beam(SteeredAxle axle) {
+        Beam beam = axle.beam().orElseThrow();
+        List<SizeField> all = PartFields.of(
+                AXLE.in("beam"),
+                AxleParts.BEAM,
+                beam,
+                "",
+                (j, change) -> j.editAxle(a -> a.withBeam(change.apply(a.beam().orElseThrow()))));
+        for (Bar bar : beam.bars()) {
+            for (boolean onAxle : new boolean[] {false, true}) {
+                if (BarTilt.tilts(bar.part(), onAxle)) {
+                    barEnd(all, axle, bar, onAxle);
+                }
+            }
+        }
+        return all;
+    }
+
+    /** The tilt that an end of a bar allows; with it, how its bolt lies. */
+    private static void barEnd(List<SizeField> all, SteeredAxle axle, Bar bar, boolean onAxle) {
+        Optional<BarTilt> now = axle.barTilt(bar.part(), onAxle);
+        String label = BarTilt.label(bar.part(), onAxle);
+        JobPlace place = AXLE.in("bar_ends").in(Id.of(bar.part()).text()).in(onAxle ? "axle" : "frame");
+        all.add(
+                optional(
+                                place.in("allowed_deg").id(),
+                                capital(label) + ", tilt allowed",
+                                SizeField.Measure.ANGLE,
+                                now.map(BarTilt::allowedDeg),
+                                (j, v) -> j.editAxle(a ->
+                                        a.withBarTilt(bar.part(), onAxle, v.map(deg -> a.barTilt(bar.part(), onAxle)
+                                                .map(x -> x.withAllowedDeg(deg))
+                                                .orElseGet(() -> BarTilt.square(bar, onAxle, deg))))))
+                        .meaning(
+                                "Without it this end's tilt over lock and travel is not looked at. It is taken to stand square at ride height."));
+        now.ifPresent(x -> all.addAll(PartFields.of(
+                place,
+                AxleParts.BAR_TILT,
+                x,
+                ", " + label,
+                (j, change) -> j.editAxle(a -> a.withBarTilt(
+                        bar.part(), onAxle, a.barTilt(bar.part(), onAxle).map(change))))));
     }
 
     /** The tilt that a joint allows; with it, how its stud or bolt stands. */

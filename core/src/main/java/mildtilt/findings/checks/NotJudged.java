@@ -20,6 +20,8 @@ import mildtilt.columnrange.ColumnFigures;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.linkage.SteeredAxle;
+import mildtilt.linkage.beam.Bar;
+import mildtilt.linkage.beam.BarTilt;
 import mildtilt.linkage.corner.JointTilt;
 import mildtilt.linkage.corner.WheelTravel;
 import mildtilt.linkage.rods.Rod;
@@ -297,6 +299,14 @@ public record NotJudged(String matter, Element element, Phrase missing) {
             JointTilt.joints(axle.left().suspension()).stream()
                     .filter(at -> axle.left().joint(at).isEmpty())
                     .forEach(at -> unknown.put(at.label(), new Element.Knuckles()));
+            axle.beam().stream().flatMap(b -> b.bars().stream()).map(Bar::part).forEach(part -> {
+                for (boolean onAxle : new boolean[] {false, true}) {
+                    if (BarTilt.tilts(part, onAxle)
+                            && axle.barTilt(part, onAxle).isEmpty()) {
+                        unknown.put(BarTilt.label(part, onAxle), new Element.BeamElement());
+                    }
+                }
+            });
             group("Whether a joint of the suspension tilts too far", unknown, "the tilt it allows not given");
         }
 
