@@ -38,8 +38,8 @@ public final class TravelPane extends FactsPane {
             hint("The wheels of this axle do not travel.");
         } else {
             hint(
-                    "Usable travel from ride height, and what ends it. Press one to go there. The curve under the drawing shows it at "
-                            + "every position of the steering: choose Usable travel.");
+                    "Usable travel from ride height, and what ends it. Press one to go there. In the dock the curve Usable travel shows "
+                            + "it at every position of the steering, and the map where a part is at its end.");
             List<TravelFigures.Row> three = f.threeLocks();
             lock("Right lock", "right", three.get(0));
             lock("Straight ahead", "ahead", three.get(1));
