@@ -81,6 +81,10 @@ public record Obstacle(
         if (shape instanceof TwoEnded t && t.endToEnd() < 1) {
             throw new ImpossibleGeometryException("Both ends of \"" + name + "\" are in one place.");
         }
+        if (shape instanceof AntiRollBar b
+                && Math.min(b.left().linkLength(), b.right().linkLength()) < 1) {
+            throw new ImpossibleGeometryException("A drop link of \"" + name + "\" has no length.");
+        }
     }
 
     /** What it goes along with: one part, or what its two ends are fixed to. */

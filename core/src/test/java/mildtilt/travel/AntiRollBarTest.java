@@ -139,6 +139,10 @@ class AntiRollBarTest {
         assertThatThrownBy(() -> new AntiRollBar(Carrier.FRAME, none, arm(-1), 20, 10))
                 .isInstanceOf(ImpossibleGeometryException.class)
                 .hasMessage("An arm of an anti-roll bar has no length.");
+        AntiRollBar noLink = bar().withPoint(2, bar().left().end());
+        assertThatThrownBy(() -> Obstacle.fixed("front bar", noLink))
+                .isInstanceOf(ImpossibleGeometryException.class)
+                .hasMessage("A drop link of \"front bar\" has no length.");
         assertThat(bar().mirrored().points()).isEqualTo(bar().points());
         assertThat(bar().mirrored().mirrored()).isEqualTo(bar());
         for (int i = 0; i < bar().points().size(); i++) {

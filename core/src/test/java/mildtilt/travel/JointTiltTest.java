@@ -249,7 +249,7 @@ class JointTiltTest {
                         a.withBarTilts(List.of(new BarTilt(BeamPart.LEFT_RADIUS_ARM, true, Vector.Y.direction(), 10)))))
                 .isInstanceOf(ImpossibleGeometryException.class)
                 .hasMessage(
-                        "This axle has no end of a bar that tilts at: left radius arm, end on the axle. Leave its tilt out.");
+                        "This axle has no end of a bar that tilts at: left radius arm, axle end. Leave its tilt out.");
     }
 
     @Test

@@ -13,12 +13,15 @@ import mildtilt.app.forms.SizeField;
 import mildtilt.arms.KnuckleChange;
 import mildtilt.arms.KnuckleEdits;
 import mildtilt.describe.JobPlace;
+import mildtilt.describe.Ranges;
+import mildtilt.describe.RefusalText;
 import mildtilt.gear.ArmGear;
 import mildtilt.gear.ColumnArm;
 import mildtilt.gear.Gear;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.gear.SteeringBox;
 import mildtilt.gear.WormAndRoller;
+import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Side;
 import mildtilt.id.Id;
 import mildtilt.job.Element;
@@ -379,6 +382,15 @@ final class AxleFields {
         return all;
     }
 
+    /** Refused as in a file. */
+    private static double allowed(JobPlace at, double deg) {
+        if (!Ranges.STEER_ANGLE.holds(deg)) {
+            throw new ImpossibleGeometryException(
+                    RefusalText.outOfRange(at.in("allowed_deg"), deg, Ranges.STEER_ANGLE));
+        }
+        return deg;
+    }
+
     private static List<SizeField> beam(SteeredAxle axle) {
         Beam beam = axle.beam().orElseThrow();
         List<SizeField> all = PartFields.of(
@@ -405,7 +417,7 @@ final class AxleFields {
         all.add(
                 optional(
                                 place.in("allowed_deg").id(),
-                                capital(label) + ", tilt allowed",
+                                capital(label) + ", most tilt",
                                 SizeField.Measure.ANGLE,
                                 now.map(BarTilt::allowedDeg),
                                 (j, v) -> j.editAxle(a ->
@@ -418,7 +430,7 @@ final class AxleFields {
                 place,
                 AxleParts.BAR_TILT,
                 x,
-                ", " + label,
+                "",
                 (j, change) -> j.editAxle(a -> a.withBarTilt(
                         bar.part(), onAxle, a.barTilt(bar.part(), onAxle).map(change))))));
     }
@@ -428,11 +440,11 @@ final class AxleFields {
         Corner corner = axle.corner(side);
         Optional<JointTilt> now = corner.joint(at);
         JobPlace place = AXLE.in(side.code()).in("joints").in(Id.of(at).text());
-        String what = capital(at.label());
+        String what = capital(JointTilt.shortLabel(at));
         all.add(
                 optional(
                                 place.in("allowed_deg").id(),
-                                what + ", tilt allowed" + of(axle, side),
+                                what + ", most tilt" + of(axle, side),
                                 SizeField.Measure.ANGLE,
                                 now.map(JointTilt::allowedDeg),
                                 (j, v) -> withCorner(
@@ -447,7 +459,7 @@ final class AxleFields {
                 place,
                 AxleParts.JOINT_TILT,
                 x,
-                ", " + at.label() + of(axle, side),
+                of(axle, side),
                 (j, change) ->
                         withCorner(j, side, c -> c.withJoint(at, c.joint(at).map(change))))));
     }

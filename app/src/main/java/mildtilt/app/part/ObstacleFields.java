@@ -74,7 +74,10 @@ final class ObstacleFields {
             String what = TravelStop.endsDroop(o) ? "Droop" : "Bump";
             TravelStop.left(job, index)
                     .ifPresent(mm -> all.addFirst(length(
-                                    "travel-left", what + " it leaves", mm, (j, v) -> TravelStop.set(j, index, v))
+                                    "travel-left",
+                                    what + " it leaves",
+                                    mm,
+                                    (j, v) -> TravelStop.set(j, index, travel(o, v)))
                             .meaning("Straight ahead. Type the travel you want, and its length is set for it.")));
         }
         switch (o.sweep()) {
@@ -84,6 +87,17 @@ final class ObstacleFields {
             case Sweep.Still _, Sweep.Slides _, Sweep.Wanders _ -> {}
         }
         return all;
+    }
+
+    /** Refused as the vehicle's own travel is. */
+    private static double travel(Obstacle o, double mm) {
+        if (!Ranges.WHEEL_TRAVEL.holds(mm)) {
+            throw new ImpossibleGeometryException(RefusalText.outOfRange(
+                    JobPlace.WHOLE.in("vehicle").in(TravelStop.endsDroop(o) ? "droop_mm" : "bump_mm"),
+                    mm,
+                    Ranges.WHEEL_TRAVEL));
+        }
+        return mm;
     }
 
     private static void ends(List<SizeField> all, JobPlace at, TwoEnded t, PartFields.Edit<Obstacle> edit) {
@@ -110,7 +124,7 @@ final class ObstacleFields {
                             at.in(side.code()).in("fit"),
                             ObstacleParts.END_FIT,
                             fit,
-                            ", " + side.label() + " link at its arm",
+                            ", " + side.label() + " arm",
                             (j, change) -> edit.apply(
                                     j,
                                     o -> withArm(o, side, a -> a.withFit(a.fit().map(change)))))));
@@ -121,7 +135,7 @@ final class ObstacleFields {
                             at.in(side.code()).in("link").in("fit"),
                             ObstacleParts.END_FIT,
                             fit,
-                            ", " + side.label() + " link's other end",
+                            ", " + side.label() + " link",
                             (j, change) -> edit.apply(
                                     j,
                                     o -> withArm(

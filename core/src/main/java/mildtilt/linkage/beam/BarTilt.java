@@ -57,6 +57,6 @@ public record BarTilt(BeamPart part, boolean onAxle, Direction bolt, double allo
     }
 
     public static String label(BeamPart part, boolean onAxle) {
-        return part.label() + ", end on the " + (onAxle ? "axle" : "frame");
+        return part.label() + (onAxle ? ", axle end" : ", frame end");
     }
 }

@@ -82,6 +82,17 @@ public record JointTilt(CornerPoint at, double allowedDeg, Direction axis, Optio
         return b.armEnd().minus(pin).direction();
     }
 
+    /** As it stands in a narrow place. */
+    public static String shortLabel(CornerPoint at) {
+        return switch (at) {
+            case LOWER_FRONT_OUTER -> "lower front link, outer end";
+            case LOWER_REAR_OUTER -> "lower rear link, outer end";
+            case UPPER_FRONT_OUTER -> "upper front link, outer end";
+            case UPPER_REAR_OUTER -> "upper rear link, outer end";
+            default -> at.label();
+        };
+    }
+
     /** Whether a point of a link is that at the knuckle. */
     public static boolean isOuter(CornerPoint at) {
         return switch (at) {
