@@ -420,8 +420,10 @@ final class AxleFields {
                                 capital(label) + ", most tilt",
                                 SizeField.Measure.ANGLE,
                                 now.map(BarTilt::allowedDeg),
-                                (j, v) -> j.editAxle(a ->
-                                        a.withBarTilt(bar.part(), onAxle, v.map(deg -> a.barTilt(bar.part(), onAxle)
+                                (j, v) -> j.editAxle(a -> a.withBarTilt(
+                                        bar.part(),
+                                        onAxle,
+                                        v.map(d -> allowed(place, d)).map(deg -> a.barTilt(bar.part(), onAxle)
                                                 .map(x -> x.withAllowedDeg(deg))
                                                 .orElseGet(() -> BarTilt.square(bar, onAxle, deg))))))
                         .meaning(
@@ -450,9 +452,11 @@ final class AxleFields {
                                 (j, v) -> withCorner(
                                         j,
                                         side,
-                                        c -> c.withJoint(at, v.map(deg -> c.joint(at)
-                                                .map(x -> x.withAllowedDeg(deg))
-                                                .orElseGet(() -> JointTilt.square(c, at, deg))))))
+                                        c -> c.withJoint(
+                                                at,
+                                                v.map(d -> allowed(place, d)).map(deg -> c.joint(at)
+                                                        .map(x -> x.withAllowedDeg(deg))
+                                                        .orElseGet(() -> JointTilt.square(c, at, deg))))))
                         .meaning(
                                 "Without it this joint's tilt over lock and travel is not looked at. It is taken to stand square at ride height."));
         now.ifPresent(x -> all.addAll(PartFields.of(

@@ -89,6 +89,7 @@ public record JointTilt(CornerPoint at, double allowedDeg, Direction axis, Optio
             case LOWER_REAR_OUTER -> "lower rear link, outer end";
             case UPPER_FRONT_OUTER -> "upper front link, outer end";
             case UPPER_REAR_OUTER -> "upper rear link, outer end";
+            case BEAM_ARM -> "radius arm, frame end";
             default -> at.label();
         };
     }
