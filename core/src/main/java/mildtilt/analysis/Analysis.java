@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
-import java.util.function.ToDoubleFunction;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 import mildtilt.catalogue.Catalogue;
 import mildtilt.clearance.ClearanceFigures;
@@ -43,7 +43,8 @@ import mildtilt.travel.TravelFigures;
  * @param steer empty without an axle, or with a joint locked
  * @param match gear against knuckle arms, where anything but the gear ends the lock
  * @param clearance empty where the wheels can't be assembled anywhere
- * @param travel how far the wheels may travel and what ends it; all else is judged over what straps and bump stops leave
+ * @param travel how far the wheels may travel and what ends it; all else is judged over what straps and bump stops
+ *     leave
  * @param parts how hard what is made or bought for the linkage works
  * @param findings gravest first
  * @param notJudged and what is missing for it: what is in neither list was checked and is good
@@ -108,7 +109,7 @@ public record Analysis(
         Optional<TravelMap> map = w.attempt(
                 "What limits steering over the travel",
                 new Element.Knuckles(),
-                () -> TravelMap.of(train, job, grid, past(job)),
+                () -> TravelMap.of(train, job, grid, ended(job, train)),
                 Optional.empty());
         Optional<ArmMatch> match = w.attempt(
                 "How the gear suits the arms",
@@ -146,9 +147,9 @@ public record Analysis(
                 notJudged, catalogue);
     }
 
-    private static ToDoubleFunction<AxlePose> past(Job job) {
-        List<Bound> bounds = job.axle().isPresent() ? Bounds.of(job) : List.of();
-        return pose -> Bound.past(bounds, pose);
+    private static Predicate<AxlePose> ended(Job job, SteeringTrain train) {
+        List<Bound> bounds = Bounds.of(job, train);
+        return pose -> bounds.stream().anyMatch(b -> b.ends(pose));
     }
 
     /**

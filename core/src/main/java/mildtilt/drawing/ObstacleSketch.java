@@ -22,7 +22,7 @@ import mildtilt.solid.Convex;
 import mildtilt.solid.Solid;
 import mildtilt.solid.TriangleMesh;
 import mildtilt.steer.position.AxlePose;
-import mildtilt.steer.position.CarrierMotion;
+import mildtilt.steer.position.SteeringTrain;
 
 /** The obstacles at the current position; one that moves by itself is drawn as given, with its ends in thin line. */
 public final class ObstacleSketch {
@@ -48,18 +48,12 @@ public final class ObstacleSketch {
         });
     }
 
-    static void drawMoving(Builder out, Job job, Optional<AxlePose> pose, double travelLeft, double travelRight) {
-        if (job.surroundings().obstacles().stream().noneMatch(ObstacleSketch::moves)) {
-            return;
-        }
-        Function<Carrier, RigidMove> carriers = pose.isEmpty() || job.axle().isEmpty()
-                ? _ -> RigidMove.NONE
-                : carriers(new CarrierMotion(job.axle().get()), pose.get());
+    static void drawMoving(
+            Builder out, Job job, SteeringTrain train, Optional<AxlePose> pose, double travelLeft, double travelRight) {
+        Function<Carrier, RigidMove> carriers = train.carriers()
+                .flatMap(m -> pose.map(p -> (Function<Carrier, RigidMove>) c -> m.move(p, c)))
+                .orElse(_ -> RigidMove.NONE);
         draw(out, job, true, (o, part) -> carried(o, carriers, travelLeft, travelRight, part));
-    }
-
-    private static Function<Carrier, RigidMove> carriers(CarrierMotion motion, AxlePose pose) {
-        return c -> motion.move(pose, c);
     }
 
     /** @param part of its own way, a half as given */

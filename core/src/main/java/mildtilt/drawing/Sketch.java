@@ -85,7 +85,7 @@ public record Sketch(List<Stroke> strokes, List<Note> notes, Construction constr
                 .ifPresent(c -> b.column(c, steeringWheelDeg));
         pose.ifPresent(p -> new AxleSketch(b, job, train.requireAxle(), p).draw());
         b.strokes.addAll(backdrop.standing());
-        ObstacleSketch.drawMoving(b, job, pose, travelLeft, travelRight);
+        ObstacleSketch.drawMoving(b, job, train, pose, travelLeft, travelRight);
         Construction construction =
                 pose.map(p -> backdrop.arcs().construction(p)).orElse(Construction.NONE);
         return new Sketch(b.strokes, b.notes, construction);

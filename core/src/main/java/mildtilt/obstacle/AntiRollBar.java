@@ -18,7 +18,8 @@ import mildtilt.solid.Solid;
 import mildtilt.withers.Withers;
 
 /**
- * A bar that turns in bushes, with an arm at either end and a drop link from each arm to what the wheel hangs on. Either
+ * A bar that turns in bushes, with an arm at either end and a drop link from each arm to what the wheel hangs on.
+ * Either
  * arm turns about the line through both bushes as far as its link asks, in closed form; the bar between them twists.
  *
  * @param on what its bushes are fixed to

@@ -6,7 +6,8 @@ import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Vector;
 
 /**
- * How one end of a part between two ends is held. Directions are in the vehicle frame in the design position and go along
+ * How one end of a part between two ends is held. Directions are in the vehicle frame in the design position and go
+ * along
  * with what the end is fixed to.
  */
 public sealed interface EndFit {

@@ -7,9 +7,12 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 
 /**
- * How a hose lies between its ends. Where no fitting tells how it leaves them it hangs as an arc of a circle: no curve of
- * its length between the same ends is bent less at its sharpest (Schur's comparison of arcs and chords), so that a radius
- * that is too small for the arc is too small for any hose there. From fittings it leaves straight along them, as a cubic
+ * How a hose lies between its ends. Where no fitting tells how it leaves them it hangs as an arc of a circle: no curve
+ * of
+ * its length between the same ends is bent less at its sharpest (Schur's comparison of arcs and chords), so that a
+ * radius
+ * that is too small for the arc is too small for any hose there. From fittings it leaves straight along them, as a
+ * cubic
  * whose two end tangents are made as long as its length asks.
  *
  * @param points along its middle

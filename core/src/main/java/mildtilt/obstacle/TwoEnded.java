@@ -14,7 +14,8 @@ import mildtilt.solid.Convex;
 import mildtilt.solid.Solid;
 
 /**
- * A part between two ends, each fixed to something that may move: its length follows them, and it can be too short or too
+ * A part between two ends, each fixed to something that may move: its length follows them, and it can be too short or
+ * too
  * long for where they go. Lengths mm, from the middle of one end to the middle of the other.
  */
 public sealed interface TwoEnded extends CarriedShape {
@@ -25,14 +26,52 @@ public sealed interface TwoEnded extends CarriedShape {
 
     double diameter();
 
+    @Override
+    default String label() {
+        return switch (this) {
+            case Damper _ -> "damper";
+            case CoilSpring _ -> "coil spring";
+            case Strap _ -> "limit strap";
+            case BumpStop _ -> "bump stop";
+            case DrivenShaft _ -> "driven shaft";
+            case Hose _ -> "hose or cable";
+        };
+    }
+
     /** The same between other ends. */
-    TwoEnded between(PartEnd from, PartEnd to);
+    default TwoEnded between(PartEnd from, PartEnd to) {
+        return switch (this) {
+            case Damper d -> new Damper(from, to, d.diameter, d.closed, d.open);
+            case CoilSpring c -> new CoilSpring(from, to, c.diameter, c.block, c.free);
+            case Strap s -> new Strap(from, to, s.diameter, s.taut);
+            case BumpStop b -> new BumpStop(from, to, b.diameter, b.height);
+            case DrivenShaft d -> new DrivenShaft(from, to, d.diameter, d.pushedIn, d.pulledOut);
+            case Hose h -> new Hose(from, to, h.diameter, h.length, h.leastRadius);
+        };
+    }
 
     /** The least its ends may be apart; empty where nothing stops them. */
-    Optional<Double> shortest();
+    default Optional<Double> shortest() {
+        return switch (this) {
+            case Damper d -> Optional.of(d.closed);
+            case CoilSpring c -> Optional.of(c.block);
+            case BumpStop b -> Optional.of(b.height);
+            case DrivenShaft d -> Optional.of(d.pushedIn);
+            case Strap _, Hose _ -> Optional.empty();
+        };
+    }
 
     /** The most its ends may be apart; empty where nothing stops them. */
-    Optional<Double> longest();
+    default Optional<Double> longest() {
+        return switch (this) {
+            case Damper d -> Optional.of(d.open);
+            case CoilSpring c -> Optional.of(c.free);
+            case Strap s -> Optional.of(s.taut);
+            case DrivenShaft d -> Optional.of(d.pulledOut);
+            case Hose h -> Optional.of(h.length);
+            case BumpStop _ -> Optional.empty();
+        };
+    }
 
     /** Whether it is there to end the travel, so that meeting its limit is no fault. */
     default boolean endsTravel() {
@@ -59,33 +98,13 @@ public sealed interface TwoEnded extends CarriedShape {
     /**
      * A damper, a steering damper, or a spring unit round one.
      *
-     * @param shortest closed
-     * @param longest pulled out
+     * @param closed length pushed in
+     * @param open length pulled out
      */
     record Damper(PartEnd from, PartEnd to, double diameter, double closed, double open) implements TwoEnded {
 
         public Damper {
             check("damper", from, to, diameter, closed, open);
-        }
-
-        @Override
-        public String label() {
-            return "damper";
-        }
-
-        @Override
-        public Damper between(PartEnd f, PartEnd t) {
-            return new Damper(f, t, diameter, closed, open);
-        }
-
-        @Override
-        public Optional<Double> shortest() {
-            return Optional.of(closed);
-        }
-
-        @Override
-        public Optional<Double> longest() {
-            return Optional.of(open);
         }
     }
 
@@ -100,26 +119,6 @@ public sealed interface TwoEnded extends CarriedShape {
         public CoilSpring {
             check("coil spring", from, to, diameter, block, free);
         }
-
-        @Override
-        public String label() {
-            return "coil spring";
-        }
-
-        @Override
-        public CoilSpring between(PartEnd f, PartEnd t) {
-            return new CoilSpring(f, t, diameter, block, free);
-        }
-
-        @Override
-        public Optional<Double> shortest() {
-            return Optional.of(block);
-        }
-
-        @Override
-        public Optional<Double> longest() {
-            return Optional.of(free);
-        }
     }
 
     /** A strap that ends droop. @param taut its length */
@@ -129,29 +128,9 @@ public sealed interface TwoEnded extends CarriedShape {
             check("limit strap", from, to, diameter, 0, taut);
         }
 
-        @Override
-        public String label() {
-            return "limit strap";
-        }
-
-        @Override
-        public Strap between(PartEnd f, PartEnd t) {
-            return new Strap(f, t, diameter, taut);
-        }
-
         /** With the length that lets its ends be so far apart. */
         public Strap withLength(double mm) {
             return new Strap(from, to, diameter, mm);
-        }
-
-        @Override
-        public Optional<Double> shortest() {
-            return Optional.empty();
-        }
-
-        @Override
-        public Optional<Double> longest() {
-            return Optional.of(taut);
         }
     }
 
@@ -162,29 +141,9 @@ public sealed interface TwoEnded extends CarriedShape {
             check("bump stop", from, to, diameter, height, Double.POSITIVE_INFINITY);
         }
 
-        @Override
-        public String label() {
-            return "bump stop";
-        }
-
-        @Override
-        public BumpStop between(PartEnd f, PartEnd t) {
-            return new BumpStop(f, t, diameter, height);
-        }
-
         /** With the height that lets its ends come so near. */
         public BumpStop withHeight(double mm) {
             return new BumpStop(from, to, diameter, mm);
-        }
-
-        @Override
-        public Optional<Double> shortest() {
-            return Optional.of(height);
-        }
-
-        @Override
-        public Optional<Double> longest() {
-            return Optional.empty();
         }
 
         /** The block alone, on its first end: the rest is the way that is left. */
@@ -203,26 +162,6 @@ public sealed interface TwoEnded extends CarriedShape {
         public DrivenShaft {
             check("driven shaft", from, to, diameter, pushedIn, pulledOut);
         }
-
-        @Override
-        public String label() {
-            return "driven shaft";
-        }
-
-        @Override
-        public DrivenShaft between(PartEnd f, PartEnd t) {
-            return new DrivenShaft(f, t, diameter, pushedIn, pulledOut);
-        }
-
-        @Override
-        public Optional<Double> shortest() {
-            return Optional.of(pushedIn);
-        }
-
-        @Override
-        public Optional<Double> longest() {
-            return Optional.of(pulledOut);
-        }
     }
 
     /**
@@ -238,26 +177,6 @@ public sealed interface TwoEnded extends CarriedShape {
             if (!(leastRadius >= 0 && Double.isFinite(leastRadius))) {
                 throw new ImpossibleGeometryException("The least bend radius of a hose can't be negative.");
             }
-        }
-
-        @Override
-        public String label() {
-            return "hose or cable";
-        }
-
-        @Override
-        public Hose between(PartEnd f, PartEnd t) {
-            return new Hose(f, t, diameter, length, leastRadius);
-        }
-
-        @Override
-        public Optional<Double> shortest() {
-            return Optional.empty();
-        }
-
-        @Override
-        public Optional<Double> longest() {
-            return Optional.of(length);
         }
 
         @Override

@@ -540,7 +540,8 @@ public final class AxleParts {
                     "housing",
                     "housing",
                     new Heading(),
-                    "axis of a ball joint's housing in its arm; leave out where stud and housing line up at ride height")
+                    "axis of a ball joint's housing in its arm; leave out where stud and housing line up at ride "
+                            + "height")
             .label("Housing")
             .help("how far a joint of the suspension may tilt");
 

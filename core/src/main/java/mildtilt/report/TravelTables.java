@@ -49,15 +49,10 @@ public final class TravelTables {
                         .map(u -> List.of(
                                 Cell.of(CutList.capital(u.bound().name())),
                                 Cell.of(u.bound().kind().label()),
-                                Cell.of(quantity(u, u.bound().limit())),
-                                Cell.of(quantity(u, u.atRest())),
-                                Cell.of(quantity(u, u.nearest())),
-                                Cell.of(quantity(u, u.margin()))))
+                                Cell.of(u.bound().quantity(u.bound().limit())),
+                                Cell.of(u.bound().quantity(u.atRest())),
+                                Cell.of(u.bound().quantity(u.nearest())),
+                                Cell.of(u.bound().quantity(u.margin()))))
                         .toList());
-    }
-
-    /** In the unit of the bound. */
-    public static Quantity quantity(BoundUse u, double value) {
-        return u.bound().kind().isAngle() ? Quantity.angle(value) : Quantity.length(value);
     }
 }

@@ -1,6 +1,5 @@
 package mildtilt.travel;
 
-import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
@@ -11,6 +10,7 @@ import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.obstacle.EndFit;
 import mildtilt.steer.position.AxlePose;
+import mildtilt.units.Quantity;
 
 /**
  * What a part may not go past as steering and wheels move.
@@ -120,14 +120,13 @@ public record Bound(
         return margin(value.applyAsDouble(pose));
     }
 
-    /** The most that any is past its limit in a pose that is assembled, below 0; 0 where none is. A spring may be loose. */
-    public static double past(List<Bound> bounds, AxlePose pose) {
-        double past = 0;
-        for (Bound b : bounds) {
-            if (b.kind != Kind.LOOSE) {
-                past = Math.min(past, b.margin(pose));
-            }
-        }
-        return past;
+    /** Whether it ends the travel of a pose that is assembled: a spring that comes loose does not. */
+    public boolean ends(AxlePose pose) {
+        return kind != Kind.LOOSE && margin(pose) < 0;
+    }
+
+    /** A value of it in its unit. */
+    public Quantity quantity(double of) {
+        return kind.isAngle() ? Quantity.angle(of) : Quantity.length(of);
     }
 }

@@ -8,11 +8,13 @@ import mildtilt.linkage.corner.WheelTravel;
 import mildtilt.steer.position.AxlePose;
 import mildtilt.steer.position.Grid;
 import mildtilt.steer.position.SteeringTrain;
+import mildtilt.steer.range.HalvingSearch;
 import mildtilt.steer.range.LimitGauge;
 import mildtilt.steer.range.WheelRange;
 
 /**
- * How much of a bound is used over all places the wheels can really go, both locks and both ends of the travel with them,
+ * How much of a bound is used over all places the wheels can really go, both locks and both ends of the travel with
+ * them,
  * a beam axle rolled besides.
  *
  * @param atRest its value straight ahead at ride height
@@ -29,8 +31,7 @@ public record BoundUse(
 
     private static final int STEER_STEPS = 8;
     private static final int TRAVEL_STEPS = 6;
-    private static final double FINEST = 1e-4;
-    private static final int TRIES = 6;
+    private static final HalvingSearch.Fineness FINE = new HalvingSearch.Fineness(1e-4, 6);
 
     /** Left at the nearest, below 0 past it. */
     public double margin() {
@@ -48,7 +49,10 @@ public record BoundUse(
         return of(bounds, job, train, new WheelRange(train, job, gauge));
     }
 
-    /** A place of the range. @param part of the way to that travel's lock, −1 to 1; @param rolled the right wheel against */
+    /**
+     * A place of the range. @param part of the way to that travel's lock, −1 to 1; @param rolled the right wheel
+     * against
+     */
     private record Spot(double part, double z, boolean rolled) {}
 
     private static final class Search {
@@ -150,36 +154,18 @@ public record BoundUse(
                             .toList());
         }
 
-        /** By steps that halve, to all eight sides. */
         private Spot refined(Bound b, Spot from, double margin) {
-            Spot best = from;
-            double least = margin;
             double low = from.rolled ? -rollMost : range.lowest();
             double high = from.rolled ? rollMost : range.highest();
-            double steer = 0.5 / STEER_STEPS;
-            double travelStep = (high - low) / (4.0 * TRAVEL_STEPS);
-            for (; steer > FINEST; steer /= 2, travelStep /= 2) {
-                boolean better = true;
-                for (int tries = 0; better && tries < TRIES; tries++) {
-                    better = false;
-                    Spot centre = best;
-                    for (int i = -1; i <= 1; i++) {
-                        for (int j = travelStep == 0 ? 0 : -1; j <= (travelStep == 0 ? 0 : 1); j++) {
-                            Spot s = new Spot(
-                                    Math.clamp(centre.part + i * steer, -1, 1),
-                                    Math.clamp(centre.z + j * travelStep, low, high),
-                                    centre.rolled);
-                            double v = s.equals(centre) ? Double.NaN : b.margin(value(b, pose(s)));
-                            if (v < least) {
-                                least = v;
-                                best = s;
-                                better = true;
-                            }
-                        }
-                    }
-                }
-            }
-            return best;
+            HalvingSearch found = new HalvingSearch(from.part, from.z, margin)
+                    .refined(
+                            (part, z) -> b.margin(value(b, pose(new Spot(part, z, from.rolled)))),
+                            low,
+                            high,
+                            0.5 / STEER_STEPS,
+                            (high - low) / (4.0 * TRAVEL_STEPS),
+                            FINE);
+            return new Spot(found.part(), found.z(), from.rolled);
         }
     }
 }

@@ -28,6 +28,7 @@ import mildtilt.obstacle.Shape;
 import mildtilt.obstacle.TwoEnded;
 import mildtilt.steer.position.AxlePose;
 import mildtilt.steer.position.CarrierMotion;
+import mildtilt.steer.position.SteeringTrain;
 import mildtilt.suspension.CornerPoint;
 import mildtilt.travel.Bound.Kind;
 import mildtilt.travel.Bound.Tilting;
@@ -38,14 +39,17 @@ public final class Bounds {
     private final List<Bound> all = new ArrayList<>();
     private final CarrierMotion motion;
 
-    private Bounds(SteeredAxle axle) {
-        motion = new CarrierMotion(axle);
+    private Bounds(CarrierMotion motion) {
+        this.motion = motion;
     }
 
-    /** @throws IllegalArgumentException if the job has no axle */
-    public static List<Bound> of(Job job) {
-        SteeredAxle axle = job.axle().orElseThrow(() -> new IllegalArgumentException("This job has no axle."));
-        Bounds b = new Bounds(axle);
+    /** None without an axle. @param train of the job */
+    public static List<Bound> of(Job job, SteeringTrain train) {
+        if (train.carriers().isEmpty()) {
+            return List.of();
+        }
+        SteeredAxle axle = train.requireAxle();
+        Bounds b = new Bounds(train.carriers().get());
         for (int i = 0; i < job.surroundings().obstacles().size(); i++) {
             Obstacle o = job.surroundings().obstacles().get(i);
             switch (o.shape()) {

@@ -22,7 +22,9 @@ public record BracketAngle(EndFit fit, double mostDeg) {
     private static final double WORTHWHILE_DEG = 1e-4;
     private static final int TRIES = 12;
 
-    /** @param parts the part's directions from that end, as seen from what the end is fixed to, in its design position */
+    /**
+     * @param parts the part's directions from that end, as seen from what the end is fixed to, in its design position
+     */
     static BracketAngle of(EndFit fit, List<Vector> parts) {
         EndFit best = fit;
         double least = most(fit, parts);

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
+import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.obstacle.AntiRollBar;
@@ -215,7 +216,10 @@ public enum CarriedStart {
         // A part that is too long and too short everywhere tells both.
         TwoEnded probe = new TwoEnded.Damper(from, to, 1, 1, 2);
         Job with = job.editSurroundings(s -> s.withObstacles(List.of(Obstacle.fixed("probe", probe))));
-        for (BoundUse u : BoundUse.of(Bounds.of(with), with, train)) {
+        List<Bound> bounds = Bounds.of(with, train).stream()
+                .filter(b -> b.element() instanceof Element.InTheWay)
+                .toList();
+        for (BoundUse u : BoundUse.of(bounds, with, train)) {
             if (u.bound().kind() == Bound.Kind.LONGEST) {
                 range[1] = u.nearest();
             } else if (u.bound().kind() == Bound.Kind.SHORTEST) {

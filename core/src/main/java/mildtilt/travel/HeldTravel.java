@@ -10,7 +10,8 @@ import mildtilt.steer.position.SteeringTrain;
 import mildtilt.steer.range.LockLimits;
 
 /**
- * What straps and bump stops leave of the travel that a vehicle states, both wheels travelling together: the most there is
+ * What straps and bump stops leave of the travel that a vehicle states, both wheels travelling together: the most
+ * there is
  * at any lock, so that nothing is left out of what is judged over it.
  *
  * @param bump mm
@@ -32,7 +33,7 @@ public record HeldTravel(double bump, double droop, Optional<String> bumpBy, Opt
                 || train.requireAxle().wheelTravel() == WheelTravel.NONE) {
             return stated;
         }
-        List<Bound> ends = Bounds.of(job).stream()
+        List<Bound> ends = Bounds.of(job, train).stream()
                 .filter(Bound::endsTravel)
                 // One that is past at ride height is a fault of its own, and leaves no travel to speak of.
                 .filter(b -> past(train, 0, 0, List.of(b)).isEmpty())
@@ -45,9 +46,10 @@ public record HeldTravel(double bump, double droop, Optional<String> bumpBy, Opt
             LockLimits.stop(train, job, Side.LEFT).steeringWheelDeg(),
             LockLimits.stop(train, job, Side.RIGHT).steeringWheelDeg()
         };
-        End up = most(train, ends, locks, stated.bump);
-        End down = most(train, ends, locks, -stated.droop);
-        return new HeldTravel(up.mm, -down.mm, up.by, down.by);
+        FirstEnd<Bound> up = most(train, ends, locks, stated.bump);
+        FirstEnd<Bound> down = most(train, ends, locks, -stated.droop);
+        return new HeldTravel(
+                up.free(), -down.free(), up.by().map(Bound::name), down.by().map(Bound::name));
     }
 
     /** All of it. */
@@ -64,44 +66,26 @@ public record HeldTravel(double bump, double droop, Optional<String> bumpBy, Opt
 
     /** Where one bound ends the travel straight ahead, mm; as stated where it does not. */
     static double straightAhead(SteeringTrain train, Bound bound, double stated) {
-        return first(train, List.of(bound), 0, stated).mm;
+        return first(train, List.of(bound), 0, stated).free();
     }
 
-    private record End(double mm, Optional<String> by) {}
-
-    private static End most(SteeringTrain train, List<Bound> ends, double[] locks, double stated) {
-        End most = new End(0, Optional.empty());
+    private static FirstEnd<Bound> most(SteeringTrain train, List<Bound> ends, double[] locks, double stated) {
+        FirstEnd<Bound> most = new FirstEnd<>(0, Optional.empty());
         for (double lock : locks) {
-            End here = first(train, ends, lock, stated);
-            if (here.by.isEmpty()) {
+            FirstEnd<Bound> here = first(train, ends, lock, stated);
+            if (here.by().isEmpty()) {
                 return here;
             }
-            if (most.by.isEmpty() || Math.abs(here.mm) > Math.abs(most.mm)) {
+            if (most.by().isEmpty() || Math.abs(here.free()) > Math.abs(most.free())) {
                 most = here;
             }
         }
         return most;
     }
 
-    private static End first(SteeringTrain train, List<Bound> ends, double steeringWheelDeg, double stated) {
-        double free = 0;
-        for (int i = 1; i <= STEPS; i++) {
-            double to = stated * i / STEPS;
-            if (past(train, steeringWheelDeg, to, ends).isPresent()) {
-                double past = to;
-                for (int k = 0; k < HALVINGS; k++) {
-                    double mid = (free + past) / 2;
-                    if (past(train, steeringWheelDeg, mid, ends).isPresent()) {
-                        past = mid;
-                    } else {
-                        free = mid;
-                    }
-                }
-                return new End(free, past(train, steeringWheelDeg, past, ends).map(Bound::name));
-            }
-            free = to;
-        }
-        return new End(stated, Optional.empty());
+    private static FirstEnd<Bound> first(
+            SteeringTrain train, List<Bound> ends, double steeringWheelDeg, double stated) {
+        return FirstEnd.of(stated, STEPS, HALVINGS, z -> past(train, steeringWheelDeg, z, ends));
     }
 
     private static Optional<Bound> past(SteeringTrain train, double steeringWheelDeg, double z, List<Bound> ends) {
@@ -109,6 +93,6 @@ public record HeldTravel(double bump, double droop, Optional<String> bumpBy, Opt
                 steeringWheelDeg, z, train.requireAxle().wheelTravel().rightWith(z));
         return pose.assembled().isEmpty()
                 ? Optional.empty()
-                : ends.stream().filter(b -> b.margin(pose) < 0).findFirst();
+                : ends.stream().filter(b -> b.ends(pose)).findFirst();
     }
 }

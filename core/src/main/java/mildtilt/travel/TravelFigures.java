@@ -73,7 +73,7 @@ public record TravelFigures(HeldTravel held, List<BoundUse> uses, List<Row> rows
         Job kept = held.held(job);
         LimitGauge gauge = new LimitGauge(train.axle().get(), job.targets());
         WheelRange range = new WheelRange(train, kept, gauge);
-        List<Bound> bounds = Bounds.of(job);
+        List<Bound> bounds = Bounds.of(job, train);
         List<BoundUse> uses = new ArrayList<>(BoundUse.of(bounds, kept, train, range));
         uses.sort(
                 Comparator.comparingDouble(u -> u.margin() / Math.max(u.bound().limit(), 1)));
@@ -150,24 +150,8 @@ public record TravelFigures(HeldTravel held, List<BoundUse> uses, List<Row> rows
             if (atRest.isPresent()) {
                 return new TravelEnd(0, atRest);
             }
-            double free = 0;
-            for (int i = 1; i <= STEPS; i++) {
-                double to = stated * i / STEPS;
-                if (cause(sw, to).isPresent()) {
-                    double past = to;
-                    for (int k = 0; k < HALVINGS; k++) {
-                        double mid = (free + past) / 2;
-                        if (cause(sw, mid).isPresent()) {
-                            past = mid;
-                        } else {
-                            free = mid;
-                        }
-                    }
-                    return new TravelEnd(Math.abs(free), cause(sw, past));
-                }
-                free = to;
-            }
-            return new TravelEnd(Math.abs(stated), Optional.empty());
+            FirstEnd<TravelEnd.Cause> end = FirstEnd.of(stated, STEPS, HALVINGS, z -> cause(sw, z));
+            return new TravelEnd(Math.abs(end.free()), end.by());
         }
 
         private Optional<TravelEnd.Cause> cause(double sw, double z) {
@@ -177,7 +161,7 @@ public record TravelFigures(HeldTravel held, List<BoundUse> uses, List<Row> rows
                         pose.obstacle().get().part() + " can't reach", new Element.Knuckles(), false));
             }
             for (Bound b : bounds) {
-                if (b.kind() != Bound.Kind.LOOSE && b.margin(pose) < 0) {
+                if (b.ends(pose)) {
                     return Optional.of(
                             new TravelEnd.Cause(b.name() + " " + b.kind().label(), b.element(), b.endsTravel()));
                 }

@@ -29,7 +29,8 @@ public final class TravelStop {
     }
 
     /**
-     * The travel it leaves, mm: all that is stated where it ends none of it, 0 where it is past at ride height. Empty where
+     * The travel it leaves, mm: all that is stated where it ends none of it, 0 where it is past at ride height. Empty
+     * where
      * the wheels can't be turned.
      *
      * @param index among what is in the way
@@ -39,7 +40,7 @@ public final class TravelStop {
         if (train.locked().isPresent()) {
             return Optional.empty();
         }
-        Bound bound = bound(job, index);
+        Bound bound = bound(job, train, index);
         if (bound.margin(train.pose(0, 0, 0)) < 0) {
             return Optional.of(0.0);
         }
@@ -62,7 +63,7 @@ public final class TravelStop {
         if (!(travel >= 0) || pose.assembled().isEmpty()) {
             throw new ImpossibleGeometryException("The wheels can't be brought to that travel.");
         }
-        double length = bound(job, index).value().applyAsDouble(pose);
+        double length = bound(job, train, index).value().applyAsDouble(pose);
         return job.editSurroundings(s -> s.edit(
                 index,
                 x -> x.withShape(
@@ -73,8 +74,8 @@ public final class TravelStop {
                         })));
     }
 
-    private static Bound bound(Job job, int index) {
-        return Bounds.of(job).stream()
+    private static Bound bound(Job job, SteeringTrain train, int index) {
+        return Bounds.of(job, train).stream()
                 .filter(b -> b.element().equals(new Element.InTheWay(index)) && b.endsTravel())
                 .findFirst()
                 .orElseThrow();

@@ -151,7 +151,10 @@ class AntiRollBarTest {
         }
     }
 
-    /** In every demo that travels: the bar follows, its links keep their lengths, and what is said of them is where it is. */
+    /**
+     * In every demo that travels: the bar follows, its links keep their lengths, and what is said of them is where it
+     * is.
+     */
     @ParameterizedTest
     @EnumSource(
             value = DemoJob.class,
@@ -162,7 +165,7 @@ class AntiRollBarTest {
         AntiRollBar bar = (AntiRollBar) o.shape();
         Job job = bare.editSurroundings(s -> s.with(o.withShape(eyes(bar, 1))));
         SteeringTrain train = new SteeringTrain(job);
-        CarrierMotion motion = new CarrierMotion(train.requireAxle());
+        CarrierMotion motion = train.carriers().orElseThrow();
         for (double z : new double[] {-40, 0, 50}) {
             AxlePose pose = train.pose(0, z, z);
             AntiRollBar now = bar.carried(c -> motion.move(pose, c));

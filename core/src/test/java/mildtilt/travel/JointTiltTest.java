@@ -54,7 +54,7 @@ class JointTiltTest {
     }
 
     private static Bound left(Job job, CornerPoint at) {
-        return Bounds.of(job).stream()
+        return Bounds.of(job, new SteeringTrain(job)).stream()
                 .filter(b -> b.name().equals("left " + at.label()))
                 .findFirst()
                 .orElseThrow();
@@ -174,7 +174,7 @@ class JointTiltTest {
             assertThat(found).as("%s %s", demo, at).isNotEmpty();
             Finding.At where = found.getFirst().at().orElseThrow();
             String side = found.getFirst().what().pattern().startsWith("Left") ? "left " : "right ";
-            double there = Bounds.of(tight).stream()
+            double there = Bounds.of(tight, new SteeringTrain(tight)).stream()
                     .filter(b -> b.name().startsWith(side))
                     .findFirst()
                     .orElseThrow()
@@ -194,8 +194,9 @@ class JointTiltTest {
             }
             found.getFirst().remedies().stream().findFirst().ifPresent(r -> {
                 Job cured = r.edit().apply(tight);
+                SteeringTrain after = new SteeringTrain(cured);
                 assertThat(
-                                TravelFigures.of(cured, train, HeldTravel.of(cured, train), Optional.empty())
+                                TravelFigures.of(cured, after, HeldTravel.of(cured, after), Optional.empty())
                                         .orElseThrow()
                                         .uses()
                                         .stream()
@@ -221,7 +222,7 @@ class JointTiltTest {
                                 BeamPart.TRACK_BAR,
                                 true,
                                 Optional.of(new BarTilt(BeamPart.TRACK_BAR, true, Vector.Z.direction(), 20))));
-        List<Bound> bounds = Bounds.of(job);
+        List<Bound> bounds = Bounds.of(job, new SteeringTrain(job));
         SteeringTrain train = new SteeringTrain(job);
         for (double z : TRAVELS) {
             AxlePose pose = train.pose(0, z, z);

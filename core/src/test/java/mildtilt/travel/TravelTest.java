@@ -140,7 +140,7 @@ class TravelTest {
                         PartEnd.on(Carrier.FRAME, top), PartEnd.on(Carrier.LEFT_LOWER_ARM, foot), 40, 10, 2000));
         double a = top.distanceTo(middle);
         double b = out.norm();
-        Bound longest = Bounds.of(job).getFirst();
+        Bound longest = Bounds.of(job, new SteeringTrain(job)).getFirst();
         SteeringTrain train = new SteeringTrain(job);
         for (double z : new double[] {-55, -20, 0, 33, 70}) {
             AxlePose pose = train.pose(120, z, z);
@@ -219,7 +219,7 @@ class TravelTest {
                         390,
                         520));
         SteeringTrain train = new SteeringTrain(job);
-        List<Bound> bounds = Bounds.of(job);
+        List<Bound> bounds = Bounds.of(job, new SteeringTrain(job));
         int ended = 0;
         for (TravelFigures.Row row : figures(job).rows()) {
             for (int way : new int[] {1, -1}) {

@@ -25,6 +25,7 @@ import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
+import mildtilt.obstacle.AntiRollBar;
 import mildtilt.obstacle.Driver;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Shape;
@@ -141,7 +142,8 @@ public final class ObstaclesPane extends VBox {
                     .ifPresentOrElse(
                             this::put,
                             () -> bench.refuse(
-                                    "What is between ends needs an axle that can be turned for them to go along with."));
+                                    "What is between ends needs an axle that can be turned for them to go along "
+                                            + "with."));
         } catch (ImpossibleGeometryException e) {
             bench.refuse(String.valueOf(e.getMessage()));
         }
@@ -199,10 +201,14 @@ public final class ObstaclesPane extends VBox {
     }
 
     private String words(Obstacle o) {
-        String on = o.shape() instanceof TwoEnded t
-                ? " from the " + t.from().on().label() + " to the "
-                        + t.to().on().label()
-                : " on the " + o.carrier().label();
+        String on =
+                switch (o.shape()) {
+                    case TwoEnded t ->
+                        " from the " + t.from().on().label() + " to the "
+                                + t.to().on().label();
+                    case AntiRollBar b -> " on the " + b.on().label();
+                    default -> " on the " + o.carrier().label();
+                };
         return o.shape().label()
                 + (o.hot() ? ", hot" : "")
                 + on

@@ -1,12 +1,11 @@
 package mildtilt.app.clearance;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mildtilt.app.forms.FactsPane;
 import mildtilt.app.workbench.AnalysisUpdate;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.report.TravelTables;
+import mildtilt.job.Element;
 import mildtilt.steer.position.SteeringInput;
 import mildtilt.travel.BoundUse;
 import mildtilt.travel.HeldTravel;
@@ -15,7 +14,9 @@ import mildtilt.travel.TravelFigures;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
-/** How far the wheels may travel at both locks and straight ahead, and what ends it; how much of every length is used. */
+/**
+ * How far the wheels may travel at both locks and straight ahead, and what ends it; how much of every length is used.
+ */
 public final class TravelPane extends FactsPane {
 
     public TravelPane(Workbench bench) {
@@ -37,9 +38,9 @@ public final class TravelPane extends FactsPane {
         if (f.rows().isEmpty()) {
             hint("The wheels of this axle do not travel.");
         } else {
-            hint(
-                    "Usable travel from ride height, and what ends it. Press one to go there. In the dock the curve Usable travel shows "
-                            + "it at every position of the steering, and the map where a part is at its end.");
+            hint("Usable travel from ride height, and what ends it. Press one to go there. In the dock the "
+                    + "curve Usable travel shows "
+                    + "it at every position of the steering, and the map where a part is at its end.");
             List<TravelFigures.Row> three = f.threeLocks();
             lock("Right lock", "right", three.get(0));
             lock("Straight ahead", "ahead", three.get(1));
@@ -85,22 +86,22 @@ public final class TravelPane extends FactsPane {
     private void uses(List<BoundUse> uses) {
         head("Lengths and tilts over the whole range");
         if (uses.isEmpty()) {
-            hint(
-                    "No damper, spring, strap, bump stop, driven shaft or hose is given yet. Add them under Obstacles: each is fixed at "
-                            + "both ends, and its length follows them.");
+            hint("No damper, spring, strap, bump stop, driven shaft or hose is given yet. Add them under "
+                    + "Obstacles: each is fixed at "
+                    + "both ends, and its length follows them.");
             return;
         }
         hint("Press one to go to where it is nearest to its limit.");
-        List<BoundUse> shown = new ArrayList<>(uses);
-        for (int i = 0; i < shown.size(); i++) {
-            BoundUse u = shown.get(i);
+        for (int i = 0; i < uses.size(); i++) {
+            BoundUse u = uses.get(i);
             boolean past = u.margin() < 0 && !u.bound().endsTravel();
             button(
-                            capital(u.bound().name()) + "\n" + text(TravelTables.quantity(u, u.atRest()))
-                                    + " at ride height, " + text(TravelTables.quantity(u, u.farthest())) + " to "
-                                    + text(TravelTables.quantity(u, u.nearest())) + "; "
+                            Element.capital(u.bound().name()) + "\n"
+                                    + text(u.bound().quantity(u.atRest()))
+                                    + " at ride height, " + text(u.bound().quantity(u.farthest())) + " to "
+                                    + text(u.bound().quantity(u.nearest())) + "; "
                                     + u.bound().kind().label() + " at "
-                                    + text(TravelTables.quantity(u, u.bound().limit())),
+                                    + text(u.bound().quantity(u.bound().limit())),
                             "bound-" + i,
                             () -> {
                                 bench.selectionProperty()
@@ -111,9 +112,5 @@ public final class TravelPane extends FactsPane {
                     .getStyleClass()
                     .addAll("gap-row", past ? "gap-short" : "gap-OK");
         }
-    }
-
-    private static String capital(String s) {
-        return Character.toUpperCase(s.charAt(0)) + s.substring(1);
     }
 }

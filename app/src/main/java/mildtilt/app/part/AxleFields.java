@@ -14,14 +14,12 @@ import mildtilt.arms.KnuckleChange;
 import mildtilt.arms.KnuckleEdits;
 import mildtilt.describe.JobPlace;
 import mildtilt.describe.Ranges;
-import mildtilt.describe.RefusalText;
 import mildtilt.gear.ArmGear;
 import mildtilt.gear.ColumnArm;
 import mildtilt.gear.Gear;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.gear.SteeringBox;
 import mildtilt.gear.WormAndRoller;
-import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Side;
 import mildtilt.id.Id;
 import mildtilt.job.Element;
@@ -382,15 +380,6 @@ final class AxleFields {
         return all;
     }
 
-    /** Refused as in a file. */
-    private static double allowed(JobPlace at, double deg) {
-        if (!Ranges.STEER_ANGLE.holds(deg)) {
-            throw new ImpossibleGeometryException(
-                    RefusalText.outOfRange(at.in("allowed_deg"), deg, Ranges.STEER_ANGLE));
-        }
-        return deg;
-    }
-
     private static List<SizeField> beam(SteeredAxle axle) {
         Beam beam = axle.beam().orElseThrow();
         List<SizeField> all = PartFields.of(
@@ -411,23 +400,16 @@ final class AxleFields {
 
     /** The tilt that an end of a bar allows; with it, how its bolt lies. */
     private static void barEnd(List<SizeField> all, SteeredAxle axle, Bar bar, boolean onAxle) {
-        Optional<BarTilt> now = axle.barTilt(bar.part(), onAxle);
-        String label = BarTilt.label(bar.part(), onAxle);
         JobPlace place = AXLE.in("bar_ends").in(Id.of(bar.part()).text()).in(onAxle ? "axle" : "frame");
-        all.add(
-                optional(
-                                place.in("allowed_deg").id(),
-                                capital(label) + ", most tilt",
-                                SizeField.Measure.ANGLE,
-                                now.map(BarTilt::allowedDeg),
-                                (j, v) -> j.editAxle(a -> a.withBarTilt(
-                                        bar.part(),
-                                        onAxle,
-                                        v.map(d -> allowed(place, d)).map(deg -> a.barTilt(bar.part(), onAxle)
-                                                .map(x -> x.withAllowedDeg(deg))
-                                                .orElseGet(() -> BarTilt.square(bar, onAxle, deg))))))
-                        .meaning(
-                                "Without it this end's tilt over lock and travel is not looked at. It is taken to stand square at ride height."));
+        Optional<BarTilt> now = axle.barTilt(bar.part(), onAxle);
+        all.add(mostTilt(
+                place,
+                BarTilt.label(bar.part(), onAxle),
+                "",
+                now.map(BarTilt::allowedDeg),
+                (j, v) -> j.editAxle(a -> a.withBarTilt(bar.part(), onAxle, v.map(deg -> a.barTilt(bar.part(), onAxle)
+                        .map(x -> x.withAllowedDeg(deg))
+                        .orElseGet(() -> BarTilt.square(bar, onAxle, deg)))))));
         now.ifPresent(x -> all.addAll(PartFields.of(
                 place,
                 AxleParts.BAR_TILT,
@@ -439,26 +421,19 @@ final class AxleFields {
 
     /** The tilt that a joint allows; with it, how its stud or bolt stands. */
     private static void joint(List<SizeField> all, SteeredAxle axle, Side side, CornerPoint at) {
-        Corner corner = axle.corner(side);
-        Optional<JointTilt> now = corner.joint(at);
         JobPlace place = AXLE.in(side.code()).in("joints").in(Id.of(at).text());
-        String what = capital(JointTilt.shortLabel(at));
-        all.add(
-                optional(
-                                place.in("allowed_deg").id(),
-                                what + ", most tilt" + of(axle, side),
-                                SizeField.Measure.ANGLE,
-                                now.map(JointTilt::allowedDeg),
-                                (j, v) -> withCorner(
-                                        j,
-                                        side,
-                                        c -> c.withJoint(
-                                                at,
-                                                v.map(d -> allowed(place, d)).map(deg -> c.joint(at)
-                                                        .map(x -> x.withAllowedDeg(deg))
-                                                        .orElseGet(() -> JointTilt.square(c, at, deg))))))
-                        .meaning(
-                                "Without it this joint's tilt over lock and travel is not looked at. It is taken to stand square at ride height."));
+        Optional<JointTilt> now = axle.corner(side).joint(at);
+        all.add(mostTilt(
+                place,
+                JointTilt.shortLabel(at),
+                of(axle, side),
+                now.map(JointTilt::allowedDeg),
+                (j, v) -> withCorner(
+                        j,
+                        side,
+                        c -> c.withJoint(at, v.map(deg -> c.joint(at)
+                                .map(x -> x.withAllowedDeg(deg))
+                                .orElseGet(() -> JointTilt.square(c, at, deg)))))));
         now.ifPresent(x -> all.addAll(PartFields.of(
                 place,
                 AxleParts.JOINT_TILT,
@@ -468,8 +443,22 @@ final class AxleFields {
                         withCorner(j, side, c -> c.withJoint(at, c.joint(at).map(change))))));
     }
 
-    private static String capital(String s) {
-        return Character.toUpperCase(s.charAt(0)) + s.substring(1);
+    private static SizeField mostTilt(
+            JobPlace place,
+            String what,
+            String after,
+            Optional<Double> now,
+            BiFunction<Job, Optional<Double>, Job> set) {
+        JobPlace at = place.in("allowed_deg");
+        return optional(
+                        at.id(),
+                        Element.capital(what) + ", most tilt" + after,
+                        SizeField.Measure.ANGLE,
+                        now,
+                        (j, v) -> set.apply(j, v.map(deg -> PartFields.within(at, deg, Ranges.STEER_ANGLE))))
+                .meaning("Without it this tilt over lock and travel is not looked at. It is taken to stand square "
+                        + "at ride "
+                        + "height.");
     }
 
     private static List<SizeField> tyres(Vehicle v) {

@@ -12,10 +12,8 @@ import mildtilt.app.forms.ChoiceField;
 import mildtilt.app.forms.SizeField;
 import mildtilt.describe.JobPlace;
 import mildtilt.describe.Ranges;
-import mildtilt.describe.RefusalText;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
-import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
@@ -91,13 +89,10 @@ final class ObstacleFields {
 
     /** Refused as the vehicle's own travel is. */
     private static double travel(Obstacle o, double mm) {
-        if (!Ranges.WHEEL_TRAVEL.holds(mm)) {
-            throw new ImpossibleGeometryException(RefusalText.outOfRange(
-                    JobPlace.WHOLE.in("vehicle").in(TravelStop.endsDroop(o) ? "droop_mm" : "bump_mm"),
-                    mm,
-                    Ranges.WHEEL_TRAVEL));
-        }
-        return mm;
+        return PartFields.within(
+                JobPlace.WHOLE.in("vehicle").in(TravelStop.endsDroop(o) ? "droop_mm" : "bump_mm"),
+                mm,
+                Ranges.WHEEL_TRAVEL);
     }
 
     private static void ends(List<SizeField> all, JobPlace at, TwoEnded t, PartFields.Edit<Obstacle> edit) {
@@ -391,16 +386,9 @@ final class ObstacleFields {
     }
 
     private static Job axle(Job job, Point to) {
-        mustBeAPlace(DRIVER.in("pedals").in("axle_mm"), to.x());
-        mustBeAPlace(DRIVER.in("pedals").in("axle_mm"), to.z());
+        PartFields.within(DRIVER.in("pedals").in("axle_mm"), to.x(), Ranges.COORDINATE);
+        PartFields.within(DRIVER.in("pedals").in("axle_mm"), to.z(), Ranges.COORDINATE);
         return driver(job, d -> d.withPedals(d.pedals().map(p -> new Driver.Pedals(to, p.crank(), p.apart()))));
-    }
-
-    /** As a file's is refused. */
-    private static void mustBeAPlace(JobPlace at, double mm) {
-        if (!Ranges.COORDINATE.holds(mm)) {
-            throw new ImpossibleGeometryException(RefusalText.outOfRange(at, mm, Ranges.COORDINATE));
-        }
     }
 
     static List<ChoiceField> driverChoices(Driver d) {

@@ -110,7 +110,7 @@ final class PartFields {
                         meaning,
                         measure(k.key()),
                         now.map(Double.class::cast),
-                        (j, v) -> set.apply(j, Optional.of(within(s.range(), v, k.key()))),
+                        (j, v) -> set.apply(j, Optional.of(within(at.in(k.key()), v, s.range()))),
                         clear));
             case Kind.Whole w ->
                 all.add(new SizeField(
@@ -134,9 +134,9 @@ final class PartFields {
     }
 
     /** Refused as in a file, before the part is built. */
-    private double within(Range range, double v, String key) {
+    static double within(JobPlace at, double v, Range range) {
         if (!range.holds(v)) {
-            throw new ImpossibleGeometryException(RefusalText.outOfRange(at.in(key), v, range));
+            throw new ImpossibleGeometryException(RefusalText.outOfRange(at, v, range));
         }
         return v;
     }

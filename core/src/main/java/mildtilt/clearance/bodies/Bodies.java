@@ -28,16 +28,12 @@ import mildtilt.linkage.beam.Beam;
 import mildtilt.linkage.rods.Rod;
 import mildtilt.linkage.rods.RodEnds;
 import mildtilt.linkage.rods.RodTube;
-import mildtilt.obstacle.CarriedShape;
 import mildtilt.obstacle.Carrier;
 import mildtilt.obstacle.Driver;
-import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.OwnParts;
-import mildtilt.obstacle.Sweep;
 import mildtilt.solid.Bounds;
 import mildtilt.solid.Convex;
 import mildtilt.solid.Solid;
-import mildtilt.steer.position.CarrierMotion;
 import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.Knuckle;
@@ -64,16 +60,12 @@ public final class Bodies {
 
     private final Job job;
     private final OwnParts own;
-    private final Optional<CarrierMotion> carriers;
     private final List<Body> all = new ArrayList<>();
     private final List<Phrase> assumed = new ArrayList<>();
 
     public Bodies(Job job) {
         this.job = job;
         own = job.surroundings().own();
-        carriers = job.surroundings().obstacles().isEmpty()
-                ? Optional.empty()
-                : job.axle().map(CarrierMotion::new);
         job.axle().ifPresent(this::axle);
         job.column().ifPresent(c -> {
             ColumnBodies column = new ColumnBodies(job, c);
@@ -81,9 +73,7 @@ public final class Bodies {
             assumed.addAll(column.assumed());
         });
         job.surroundings().driver().ifPresent(this::driver);
-        for (int i = 0; i < job.surroundings().obstacles().size(); i++) {
-            obstacle(i, job.surroundings().obstacles().get(i));
-        }
+        all.addAll(new ObstacleBodies(job).all());
     }
 
     public List<Body> all() {
@@ -612,91 +602,8 @@ public final class Bodies {
         }
     }
 
-    private void obstacle(int index, Obstacle o) {
-        if (o.shape() instanceof CarriedShape c) {
-            carried(index, o, c);
-            return;
-        }
-        Solid design = o.shape().solid();
-        Sweep sweep = o.sweep();
-        boolean rides = rides(o);
-        boolean follows = job.axle().isPresent() && sweep instanceof Sweep.FollowsWheel;
-        Function<Configuration, RigidMove> move = s -> {
-            RigidMove m = sweep instanceof Sweep.FollowsWheel f && follows
-                    ? RigidMove.about(
-                            f.axis(),
-                            Math.toRadians(f.degPerMm() * (f.side() == Side.LEFT ? s.travelLeft() : s.travelRight())))
-                    : sweep.at(s.part());
-            return rides ? m.then(carrierMove(s, o.carrier())) : m;
-        };
-        List<Point> corners = corners(design.bounds());
-        boolean moves = rides || follows || sweep.free();
-        inTheWay(
-                index,
-                o,
-                rides || follows,
-                rides ? o.carriers() : Set.of(Carrier.FRAME),
-                moves
-                        ? s -> {
-                            RigidMove m = move.apply(s);
-                            return corners.stream().map(m::moved).toList();
-                        }
-                        : _ -> List.of(),
-                moves ? s -> design.moved(move.apply(s)) : _ -> design);
-    }
-
-    /** A damper, a strap, an anti-roll bar: its ends go with what they are fixed to. */
-    private void carried(int index, Obstacle o, CarriedShape t) {
-        boolean rides = rides(o);
-        Function<Configuration, CarriedShape> now = rides ? s -> t.carried(c -> carrierMove(s, c)) : _ -> t;
-        inTheWay(
-                index, o, rides, o.carriers(), rides ? s -> ends(now.apply(s).solid()) : _ -> List.of(), s -> now.apply(
-                                s)
-                        .solid());
-    }
-
-    private void inTheWay(
-            int index,
-            Obstacle o,
-            boolean onPose,
-            Set<Carrier> carriers,
-            Function<Configuration, List<Point>> markers,
-            Function<Configuration, Solid> solid) {
-        all.add(new Body(
-                o.id(),
-                o.name(),
-                new Element.InTheWay(index),
-                Sort.OBSTACLE,
-                o.carriers().stream().flatMap(c -> c.side().stream()).findFirst(),
-                o.gap(),
-                o.sweep() instanceof Sweep.Wanders w ? w.by() : 0,
-                onPose,
-                false,
-                o.sweep().free(),
-                carriers,
-                markers,
-                solid,
-                Body.GIVEN));
-    }
-
-    /** Whether it goes along with a part that this axle has. */
-    private boolean rides(Obstacle o) {
-        return job.axle()
-                .map(a -> o.carriers().stream().anyMatch(c -> c != Carrier.FRAME && CarrierMotion.exists(a, c)))
-                .orElse(false);
-    }
-
-    private RigidMove carrierMove(Configuration s, Carrier carrier) {
-        return carriers.map(c -> c.move(s.pose().orElseThrow(), carrier)).orElse(RigidMove.NONE);
-    }
-
-    /** Of the bars that a solid is made of. */
-    private static List<Point> ends(Solid bars) {
-        return ((Solid.Parts) bars)
-                .parts().stream().flatMap(c -> c.core().stream()).toList();
-    }
-
-    private static List<Point> corners(Bounds b) {
+    /** Of the box round a body. */
+    static List<Point> corners(Bounds b) {
         return Stream.of(b.minX(), b.maxX())
                 .flatMap(x -> Stream.of(b.minY(), b.maxY())
                         .flatMap(y -> Stream.of(b.minZ(), b.maxZ()).map(z -> new Point(x, y, z))))

@@ -190,7 +190,8 @@ final class AimChecks {
                 "The gear would push the linkage on toward over centre. Longer arms, another angle between rod and arm, or a stop that acts before "
                         + "keep away from it.";
             case PART_ENDS ->
-                "The gear would push on against a part at its end. Stop the lock before, or give that part more length or tilt.";
+                "The gear would push on against a part at its end. Stop the lock before, or give that part more "
+                        + "length or tilt.";
             case SHUTTLE_END ->
                 "The gear would push the shuttle on against its mount. Stop the gear before, or set the mounts farther apart.";
         };

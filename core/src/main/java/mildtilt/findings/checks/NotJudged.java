@@ -289,7 +289,8 @@ public record NotJudged(String matter, Element element, Phrase missing) {
                 add(
                         "Whether a damper, a spring, a strap, a hose or a driven shaft ends the travel",
                         new Element.Knuckles(),
-                        "none is given; cycle the suspension at straight ahead and at both locks, or add them under Clearance");
+                        "none is given; cycle the suspension at straight ahead and at both locks, or add them "
+                                + "under Clearance");
             }
         }
 

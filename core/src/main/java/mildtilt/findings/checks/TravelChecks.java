@@ -44,13 +44,13 @@ final class TravelChecks {
                         b.element(),
                         b.part() + "." + b.kind().name().toLowerCase(Locale.ROOT) + "." + b.name(),
                         Phrase.of(
-                                        Phrase.name(capital(b.name())) + " " + sentence(b.kind()),
-                                        b.kind().isAngle() ? Quantity.angle(shown) : Quantity.length(shown),
-                                        b.kind().isAngle() ? Quantity.angle(b.limit()) : Quantity.length(b.limit()))
+                                        Phrase.name(Element.capital(b.name())) + " " + sentence(b.kind()),
+                                        b.quantity(shown),
+                                        b.quantity(b.limit()))
                                 .then(where(u, atRest)),
                         Phrase.of(why(b.kind())),
                         LengthMoves.of(u))
-                .by(b.kind().isAngle() ? Quantity.angle(-b.margin(shown)) : Quantity.length(-b.margin(shown)));
+                .by(b.quantity(-b.margin(shown)));
         return Optional.of(atRest ? f.at(0, 0, 0) : f.at(u.at().steeringWheelDeg(), u.at().left(), u.at().right()));
     }
 
@@ -62,10 +62,6 @@ final class TravelChecks {
                         Quantity.angle(u.at().steeringWheelDeg()),
                         Quantity.length(u.at().left()),
                         Quantity.length(u.at().right()));
-    }
-
-    private static String capital(String s) {
-        return s.substring(0, 1).toUpperCase(Locale.ROOT) + s.substring(1);
     }
 
     private static Fault fault(Bound.Kind kind) {
@@ -95,23 +91,30 @@ final class TravelChecks {
     private static String why(Bound.Kind kind) {
         return switch (kind) {
             case LONGEST, SHORTEST ->
-                "A part at its end stops the wheel dead, and in steering it holds the wheels where they are; its ends and brackets take the "
-                        + "blow and break. A longer stroke, other places for its ends, or a strap or bump stop that ends the travel first.";
+                "A part at its end stops the wheel dead, and in steering it holds the wheels where they are; its "
+                        + "ends and brackets take the "
+                        + "blow and break. A longer stroke, other places for its ends, or a strap or bump stop "
+                        + "that ends the travel first.";
             case LOOSE ->
-                "A spring that comes loose can turn or fall out of its seats and comes down crooked. A longer spring, a helper spring, a "
+                "A spring that comes loose can turn or fall out of its seats and comes down crooked. A longer "
+                        + "spring, a helper spring, a "
                         + "retainer, or a strap that ends droop first.";
             case TAUT, MET ->
                 "It has ended the travel before there is any. Its length, or where its ends are, is wrong.";
             case STRETCHED ->
-                "A hose that is pulled tight tears out of its fitting: a brake or the power steering is lost. Make it longer, or bring its ends "
+                "A hose that is pulled tight tears out of its fitting: a brake or the power steering is lost. "
+                        + "Make it longer, or bring its ends "
                         + "nearer to each other, and see that the slack does not reach a tyre.";
             case BENT ->
-                "Bent sharper than it may be, a hose kinks, closes and cracks. A longer hose, or fittings that point along its way.";
+                "Bent sharper than it may be, a hose kinks, closes and cracks. A longer hose, or fittings that "
+                        + "point along its way.";
             case IN_LINE ->
-                "Near there the link pulls along the arm instead of turning it; past it the arm flips over, and the bar jams or breaks its links. "
+                "Near there the link pulls along the arm instead of turning it; past it the arm flips over, and "
+                        + "the bar jams or breaks its links. "
                         + "A longer link, a longer arm or another place of the bar keeps away from it.";
             case TILT ->
-                "An end past its angle levers on its bolt and bends the part each time, and breaks. Turn its bracket to the middle of the "
+                "An end past its angle levers on its bolt and bends the part each time, and breaks. Turn its "
+                        + "bracket to the middle of the "
                         + "movement, use an end with more angle, or less travel.";
         };
     }

@@ -13,7 +13,10 @@ import mildtilt.travel.BoundUse;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
-/** Dampers, springs, shafts and hoses of the length that is asked of them, and brackets turned to where an end tilts less. */
+/**
+ * Dampers, springs, shafts and hoses of the length that is asked of them, and brackets turned to where an end tilts
+ * less.
+ */
 public final class LengthMoves {
 
     /** Left over at the end of a part's travel, mm. */

@@ -22,10 +22,13 @@ import mildtilt.withers.Withers;
  * How far a joint of the suspension may tilt: a ball joint, a rod end, a spherical top mount.
  *
  * @param at the joint
- * @param allowedDeg largest tilt, degrees: of an arm or a strut from the joint's axis, of a link from square to its bolt
- * @param axis along the stud of a ball joint, fixed to the knuckle; along a link's bolt, fixed to what the link is bolted to;
+ * @param allowedDeg largest tilt, degrees: of an arm or a strut from the joint's axis, of a link from square to its
+ *     bolt
+ * @param axis along the stud of a ball joint, fixed to the knuckle; along a link's bolt, fixed to what the link is
+ *     bolted to;
  * of a top mount, fixed to the frame; in the design position
- * @param housing the axis of a ball joint's housing in the arm, where stud and housing do not line up in the design position
+ * @param housing the axis of a ball joint's housing in the arm, where stud and housing do not line up in the design
+ *     position
  */
 @Withers
 public record JointTilt(CornerPoint at, double allowedDeg, Direction axis, Optional<Direction> housing)

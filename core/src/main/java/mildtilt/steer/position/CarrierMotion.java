@@ -25,17 +25,28 @@ import mildtilt.suspension.Strut;
 import mildtilt.suspension.Suspension;
 import mildtilt.suspension.SwingBeam;
 import mildtilt.suspension.TrailingArms;
+import org.jspecify.annotations.Nullable;
 
 /** How what things are fixed to has moved from the design position. */
 public final class CarrierMotion {
 
     private final SteeredAxle axle;
-    private final AxleConfiguration design;
+    private final AxleSolver solver;
+    /** Made where a rod is first asked for: few vehicles have anything on one, and trains are made by the thousand. */
+    private volatile @Nullable AxleConfiguration design;
 
-    /** @throws mildtilt.geometry.ImpossibleGeometryException if a rod or arm has no length */
-    public CarrierMotion(SteeredAxle axle) {
-        this.axle = axle;
-        design = new AxleSolver(axle).pose(0, 0, 0);
+    public CarrierMotion(AxleSolver solver) {
+        this.solver = solver;
+        axle = solver.axle();
+    }
+
+    private AxleConfiguration design() {
+        AxleConfiguration made = design;
+        if (made == null) {
+            made = solver.pose(0, 0, 0);
+            design = made;
+        }
+        return made;
     }
 
     /** Nowhere where the part does not exist on this axle, or stands where it can't be assembled. */
@@ -85,7 +96,7 @@ public final class CarrierMotion {
 
     /** A rod is free to turn about its own line: it goes along by the smallest turn. */
     private RigidMove rod(AxlePose pose, Rod rod) {
-        Optional<Line> was = line(design, rod);
+        Optional<Line> was = line(design(), rod);
         Optional<Line> now = line(pose.stance(), rod);
         if (was.isEmpty() || now.isEmpty()) {
             return RigidMove.NONE;

@@ -27,6 +27,7 @@ public final class SteeringTrain {
     private final Transfer transfer;
     private final Optional<CannotAssemble> locked;
     private final Optional<AxleSolver> axle;
+    private final Optional<CarrierMotion> carriers;
     private final Optional<FollowingColumn> following;
 
     /** @throws mildtilt.geometry.ImpossibleGeometryException if a rod or arm has no length */
@@ -35,6 +36,7 @@ public final class SteeringTrain {
         transfer = column.flatMap(ColumnTrain::transfer).orElse(Transfer.EVEN);
         locked = column.flatMap(SteeringTrain::locked);
         axle = job.axle().map(AxleSolver::new);
+        carriers = axle.map(CarrierMotion::new);
         following = column.filter(c -> locked.isEmpty()
                         && job.axle().filter(SteeredAxle::gearOnAxle).isPresent()
                         && FollowingColumn.canFollow(c.column()))
@@ -56,6 +58,11 @@ public final class SteeringTrain {
 
     public Optional<AxleSolver> axle() {
         return axle;
+    }
+
+    /** How what things are fixed to moves. Empty without an axle. */
+    public Optional<CarrierMotion> carriers() {
+        return carriers;
     }
 
     /** The column as it stands with the gear gone somewhere; as planned unless the gear is on the axle. */

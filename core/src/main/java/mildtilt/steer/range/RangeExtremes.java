@@ -33,7 +33,7 @@ public record RangeExtremes(Map<RodEnd, OffCentre> offCentre, Map<RodEnd, Tilt> 
     private static final RodEnd[] ENDS = RodEnd.values();
     private static final int STEER_STEPS = 8;
     private static final int TRAVEL_STEPS = 4;
-    private static final double FINEST = 1e-6;
+    private static final HalvingSearch.Fineness FINE = new HalvingSearch.Fineness(1e-6, 8);
 
     /**
      * How near a rod comes to having no lever on what it pushes: 0 in line, 90 square. @param deg see {@link
@@ -75,6 +75,11 @@ public record RangeExtremes(Map<RodEnd, OffCentre> offCentre, Map<RodEnd, Tilt> 
 
         double of(RodEndTilts r) {
             return tilt ? r.tilt[end.ordinal()] : r.offCentre[end.ordinal()];
+        }
+
+        /** The most of a tilt is looked for and the least of an angle off centre. Its own inverse. */
+        double cost(double v) {
+            return tilt ? -v : v;
         }
 
         boolean betters(double v) {
@@ -150,25 +155,18 @@ public record RangeExtremes(Map<RodEnd, OffCentre> offCentre, Map<RodEnd, Tilt> 
                     axle, range.pose(range.steeringWheelDeg(part, z), z).stance());
         }
 
-        /** From the best place known, by steps that halve, to all eight sides. */
         private void refine(Best b) {
-            double steer = 0.5 / STEER_STEPS;
-            double travel = (range.highest() - range.lowest()) / (4.0 * TRAVEL_STEPS);
-            for (; steer > FINEST; steer /= 2, travel /= 2) {
-                boolean better = true;
-                for (int tries = 0; better && tries < 8; tries++) {
-                    better = false;
-                    for (int i = -1; i <= 1; i++) {
-                        for (int j = travel == 0 ? 0 : -1; j <= (travel == 0 ? 0 : 1); j++) {
-                            double part = Math.clamp(b.part + i * steer, -1, 1);
-                            double z = Math.clamp(b.z + j * travel, range.lowest(), range.highest());
-                            if (part != b.part || z != b.z) {
-                                better |= b.take(b.of(reading(part, z)), part, z);
-                            }
-                        }
-                    }
-                }
-            }
+            HalvingSearch found = new HalvingSearch(b.part, b.z, b.cost(b.value))
+                    .refined(
+                            (part, z) -> b.cost(b.of(reading(part, z))),
+                            range.lowest(),
+                            range.highest(),
+                            0.5 / STEER_STEPS,
+                            (range.highest() - range.lowest()) / (4.0 * TRAVEL_STEPS),
+                            FINE);
+            b.value = b.cost(found.cost());
+            b.part = found.part();
+            b.z = found.z();
         }
     }
 }

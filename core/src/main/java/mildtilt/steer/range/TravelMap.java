@@ -5,7 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.ToDoubleFunction;
+import java.util.function.Predicate;
 import mildtilt.geometry.Side;
 import mildtilt.job.Job;
 import mildtilt.linkage.AxleSolver;
@@ -37,7 +37,10 @@ public record TravelMap(
         List<Double> travels,
         List<Cell> cells) {
 
-    /** Margin reported where a place can't be assembled at all, degrees. */
+    /**
+     * Margin reported where a place can't be assembled, or a part is past an end that is no angle of the linkage,
+     * degrees.
+     */
     public static final double NONE_LEFT = -90;
 
     /** A place on the grid. @param travel of the left wheel, mm */
@@ -90,26 +93,26 @@ public record TravelMap(
 
     /** Empty if the job has no axle or can't be turned at all. */
     public static Optional<TravelMap> of(SteeringTrain train, Job job, Grid grid) {
-        return of(train, job, grid, true, _ -> 0);
+        return of(train, job, grid, true, _ -> false);
     }
 
     /**
      * The same with what else ends a place.
      *
-     * @param past how far something other than linkage, rod ends, stops and tyres is past its end in a pose that is
-     * assembled, − past it; only its sign is weighed against the others
+     * @param ended whether something other than linkage, rod ends, stops and tyres is past its end in a pose that is
+     *     assembled
      */
-    public static Optional<TravelMap> of(SteeringTrain train, Job job, Grid grid, ToDoubleFunction<AxlePose> past) {
-        return of(train, job, grid, true, past);
+    public static Optional<TravelMap> of(SteeringTrain train, Job job, Grid grid, Predicate<AxlePose> ended) {
+        return of(train, job, grid, true, ended);
     }
 
     /** The same with its extremes from a few hundred places only, for what is worked out a thousand times over. */
     public static Optional<TravelMap> quick(SteeringTrain train, Job job, Grid grid) {
-        return of(train, job, grid, false, _ -> 0);
+        return of(train, job, grid, false, _ -> false);
     }
 
     private static Optional<TravelMap> of(
-            SteeringTrain train, Job job, Grid grid, boolean fine, ToDoubleFunction<AxlePose> past) {
+            SteeringTrain train, Job job, Grid grid, boolean fine, Predicate<AxlePose> ended) {
         if (train.axle().isEmpty() || train.locked().isPresent()) {
             return Optional.empty();
         }
@@ -122,7 +125,7 @@ public record TravelMap(
                 ? new double[] {0}
                 : Grid.spread(job.vehicle().droop(), job.vehicle().bump(), grid.travelStepsEachWay());
         LimitGauge gauge = new LimitGauge(train.axle().get(), job.targets());
-        Gatherer g = new Gatherer(train.axle().get(), gauge, past);
+        Gatherer g = new Gatherer(train.axle().get(), gauge, ended);
         for (double z : travels) {
             AxlePose[] row = new AxlePose[steer.length];
             for (int i = 0; i < steer.length; i++) {
@@ -136,14 +139,14 @@ public record TravelMap(
     private static final class Gatherer {
         private final AxleSolver axle;
         private final LimitGauge gauge;
-        private final ToDoubleFunction<AxlePose> past;
+        private final Predicate<AxlePose> ended;
         private final List<NotAssembled> not = new ArrayList<>();
         private final List<Cell> cells = new ArrayList<>();
         private final RodEndExtremes whole = new RodEndExtremes();
 
-        Gatherer(AxleSolver axle, LimitGauge gauge, ToDoubleFunction<AxlePose> past) {
+        Gatherer(AxleSolver axle, LimitGauge gauge, Predicate<AxlePose> ended) {
             this.axle = axle;
-            this.past = past;
+            this.ended = ended;
             this.gauge = gauge;
         }
 
@@ -166,8 +169,9 @@ public record TravelMap(
             if (least == null) {
                 return new Cell(NONE_LEFT, Limit.LINKAGE_ENDS);
             }
-            double other = least.amount() < 0 ? 0 : past.applyAsDouble(pose);
-            return other < 0 ? new Cell(other, Limit.PART_ENDS) : new Cell(least.amount(), least.limit());
+            return least.amount() >= 0 && ended.test(pose)
+                    ? new Cell(NONE_LEFT, Limit.PART_ENDS)
+                    : new Cell(least.amount(), least.limit());
         }
 
         TravelMap result(double[] steer, double[] travels, RangeExtremes extremes) {

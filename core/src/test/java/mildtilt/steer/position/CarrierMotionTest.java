@@ -68,7 +68,7 @@ class CarrierMotionTest {
     @MethodSource("vehicles")
     void bothEndsOfEveryPartAreCarriedToWhereTheyStand(Job job) {
         SteeringTrain train = new SteeringTrain(job);
-        CarrierMotion motion = new CarrierMotion(train.requireAxle());
+        CarrierMotion motion = train.carriers().orElseThrow();
         AxlePose rest = train.pose(0, 0, 0);
         List<Carrier> parts = List.of(
                 Carrier.LEFT_TIE_ROD,
