@@ -20,6 +20,7 @@ import mildtilt.steer.ArmMatch;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.TurnGeometry;
 import mildtilt.steer.forces.Effort;
+import mildtilt.steer.forces.KickBack;
 import mildtilt.suspension.KnucklePose;
 import mildtilt.units.Unit;
 
@@ -269,6 +270,15 @@ public enum Headline {
             "",
             "How much the rim force at walking pace grows per degree from straight ahead to full lock, the harder way. Below 0 it gets lighter toward lock.",
             effort(Effort::creepingPerDeg),
+            LINKAGE),
+    KICK_BACK(
+            "kick_back_n",
+            "Kick-back of one wheel",
+            Unit.FORCE,
+            LOWER,
+            "Less than hands hold by surprise: under 250 N.",
+            "Pull at the rim as one wheel, straight ahead, is pushed back with its own load: a hole, a rut. The harder side.",
+            steering(s -> s.kickBack().flatMap(KickBack::worstBlow)),
             LINKAGE),
     BUCKLING(
             "buckling_margin",

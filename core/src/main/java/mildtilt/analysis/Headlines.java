@@ -16,6 +16,7 @@ import mildtilt.steer.SteerSweep;
 import mildtilt.steer.position.Grid;
 import mildtilt.steer.position.SteeringTrain;
 import mildtilt.steer.range.TravelMap;
+import mildtilt.travel.HeldTravel;
 import mildtilt.units.LengthUnit;
 
 /** The headline figures of one job. One that a job does not have is not in the map. */
@@ -64,9 +65,10 @@ public record Headlines(Map<Headline, Double> values) {
     }
 
     /** The headlines alone, without the rest of an analysis; empty if the job's parts can't be so. */
-    public static Optional<Headlines> of(Job job) {
+    public static Optional<Headlines> of(Job whole) {
         try {
-            SteeringTrain train = new SteeringTrain(job);
+            SteeringTrain train = new SteeringTrain(whole);
+            Job job = HeldTravel.of(whole, train).held(whole);
             return Optional.of(
                     of(train, job, SteerSweep.of(train, job, Grid.USUAL), TravelMap.of(train, job, Grid.USUAL), true));
         } catch (ImpossibleGeometryException e) {
@@ -81,8 +83,9 @@ public record Headlines(Map<Headline, Double> values) {
      * The headlines from a coarser grid, with or without the gaps, which take longer than all else; empty if the wheels
      * can't be assembled.
      */
-    public static Optional<Headlines> quick(Job job, boolean gaps) {
-        SteeringTrain train = new SteeringTrain(job);
+    public static Optional<Headlines> quick(Job whole, boolean gaps) {
+        SteeringTrain train = new SteeringTrain(whole);
+        Job job = HeldTravel.of(whole, train).held(whole);
         Optional<SteerFigures> steer = SteerSweep.of(train, job, QUICK);
         if (job.axle().isPresent() && steer.isEmpty()) {
             return Optional.empty();

@@ -32,6 +32,7 @@ public final class Ranges {
     public static final Range RACK_SPACING =
             Range.of("rack spacing", 10, 5000, "between the pivots of a rack or a shuttle");
     public static final Range GEAR_TRAVEL = Range.of("gear travel", 1, 2000, "of a rack or a shuttle, each way");
+    public static final Range BUSH_FRICTION = Range.of("bush friction", 0, 2, "of a shuttle's bushes on their bar");
     public static final Range PER_TURN = new Range("per turn", -1000, 1000, 1, "of a rack in one turn of its pinion");
     public static final Range GEAR_RATIO =
             new Range("gear ratio", -1000, 1000, 0.5, "turns of the input for one of the arm");

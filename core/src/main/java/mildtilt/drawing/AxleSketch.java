@@ -179,7 +179,7 @@ final class AxleSketch {
 
     private void shuttle(Relay.Slider at) {
         Shuttle s = at.shuttle();
-        Point middle = s.inner(Side.LEFT).midwayTo(s.inner(Side.RIGHT));
+        Point middle = s.onBar();
         double reach = s.travelEachWay().orElse(90.0);
         double half = Math.max(60, s.inner(Side.LEFT).distanceTo(s.inner(Side.RIGHT)) / 2);
         out.line(
@@ -187,7 +187,7 @@ final class AxleSketch {
                 Pen.GUIDE,
                 middle.plus(s.slide().times(-half - reach)),
                 middle.plus(s.slide().times(half + reach)));
-        Point centre = at.left().midwayTo(at.right());
+        Point centre = middle.plus(at.driven().minus(s.linkPoint()));
         out.outline(
                 RELAY,
                 Pen.SHUTTLE,
@@ -196,7 +196,8 @@ final class AxleSketch {
                         centre.plus(s.slide().times(-half * 0.6)),
                         SHUTTLE_RADIUS));
         out.line(RELAY, Pen.GEAR_ARM, centre, at.driven());
-        out.line(RELAY, Pen.GEAR_ARM, at.left(), at.right());
+        out.line(RELAY, Pen.GEAR_ARM, at.left(), centre);
+        out.line(RELAY, Pen.GEAR_ARM, centre, at.right());
     }
 
     private void beam() {

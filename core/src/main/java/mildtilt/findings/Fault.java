@@ -38,6 +38,7 @@ public enum Fault {
     TRAIL_RUNS_AWAY(BINDS, "Trail outside the usual range"),
     HANDS_CAN_NOT_FOLLOW(BINDS, "Hands can't follow to full lock"),
     HANDS_CAN_NOT_REACH(BINDS, "A grip is out of reach"),
+    SHUTTLE_JAMS(BINDS, "{part} can jam on its bar"),
     TRAVEL_NOT_REACHED(BINDS, "Wheels can't reach full travel"),
     AXES_MISS(BINDS, "{part} off the axis of its shaft"),
     BEARING_FORCED(BINDS, "{part} forced out of line"),
@@ -89,6 +90,9 @@ public enum Fault {
     ROLL_STEER(UNEVEN, "Roll steer above the usual range"),
     FREE_PLAY(UNEVEN, "Wheels turn by themselves"),
     RAKED_ROD(UNEVEN, "Tie rod raked in plan"),
+    TURNS_FURTHER_IN(UNEVEN, "Turns itself further in in a bend"),
+    KICKS_BACK(UNEVEN, "One wheel turns the hands"),
+    DRIVE_PULLS(UNEVEN, "Drive pulls at the steering"),
     HEAVY(UNEVEN, "Steering heavier than the target"),
     GEAR_TAKES_THE_BLOW(UNEVEN, "Gear ends before the knuckle stop"),
 

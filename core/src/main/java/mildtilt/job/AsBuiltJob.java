@@ -112,6 +112,7 @@ public final class AsBuiltJob {
                 || id instanceof PointId.RelayLinkPoint
                 || id instanceof PointId.RelayDragLinkPoint
                 || id instanceof PointId.DrivenPoint
+                || id instanceof PointId.ShuttleBushes
                 || id instanceof InnerPivot;
     }
 

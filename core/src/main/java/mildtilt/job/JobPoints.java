@@ -29,6 +29,7 @@ import mildtilt.job.PointId.OnLinkage;
 import mildtilt.job.PointId.RelayDragLinkPoint;
 import mildtilt.job.PointId.RelayLinkPoint;
 import mildtilt.job.PointId.RelayPivot;
+import mildtilt.job.PointId.ShuttleBushes;
 import mildtilt.linkage.ArmTieRods;
 import mildtilt.linkage.LinkagePoint;
 import mildtilt.linkage.SteeredAxle;
@@ -73,6 +74,7 @@ public final class JobPoints {
             case RelayLinkPoint _ -> new Id("relay_arm.link_point");
             case RelayDragLinkPoint _ -> new Id("relay_arm.drag_link_point");
             case DrivenPoint _ -> new Id("driven_point");
+            case ShuttleBushes _ -> new Id("shuttle.bushes");
             case InnerPivot e -> new Id(e.side().code() + ".inner_pivot");
             case OnBeam b -> new Id(b.which().id());
             case PointId.ObstaclePoint o -> obstacle(job, o).id().part(String.valueOf(o.point() + 1));
@@ -148,6 +150,7 @@ public final class JobPoints {
             case RELAY_LINK -> new RelayLinkPoint();
             case RELAY_DRAG_LINK -> new RelayDragLinkPoint();
             case DRIVEN -> new DrivenPoint();
+            case BUSHES -> new ShuttleBushes();
             case LEFT_INNER -> new InnerPivot(Side.LEFT);
             case RIGHT_INNER -> new InnerPivot(Side.RIGHT);
         };

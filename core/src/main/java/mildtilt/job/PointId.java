@@ -47,6 +47,9 @@ public sealed interface PointId {
     /** Where the rod from the gear's arm drives: on a knuckle, a bell crank or a shuttle. */
     record DrivenPoint() implements OnLinkage {}
 
+    /** Middle of a shuttle's bushes, on its bar. */
+    record ShuttleBushes() implements OnLinkage {}
+
     /**
      * Inner end of a tie rod. On a rack, moving it across moves both inner pivots apart alike; up, down, fore
      * and aft it takes the rack along.
@@ -83,6 +86,7 @@ public sealed interface PointId {
             case RelayLinkPoint _ -> "relay-link-point";
             case RelayDragLinkPoint _ -> "relay-drag-link-point";
             case DrivenPoint _ -> "driven-point";
+            case ShuttleBushes _ -> "shuttle-bushes";
             case InnerPivot i -> "inner-pivot-" + i.side().code();
             case OnBeam b -> b.which().code();
             case ObstaclePoint o -> "obstacle-" + o.index() + "-" + o.point();

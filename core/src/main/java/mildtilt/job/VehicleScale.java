@@ -95,7 +95,8 @@ public record VehicleScale(double track, double wheelbase, double tyre) {
                         .withTravelEachWay(r.travelEachWay() * along))
                 : a;
         return geared.linkage() instanceof Shuttle s
-                ? geared.withLinkage(s.withTravelEachWay(s.travelEachWay().map(t -> t * along)))
+                ? geared.withLinkage(s.withTravelEachWay(s.travelEachWay().map(t -> t * along))
+                        .withBar(s.bar().map(b -> b.withSpan(b.span() * along))))
                 : geared;
     }
 

@@ -22,6 +22,8 @@ public record LinkagePoint(Which which, String label, Point at, Function<Point, 
         RELAY_PIVOT,
         RELAY_LINK,
         RELAY_DRAG_LINK,
+        /** Of a shuttle on its bar. */
+        BUSHES,
         /** Where the rod from the gear's arm drives. */
         DRIVEN,
         LEFT_INNER,

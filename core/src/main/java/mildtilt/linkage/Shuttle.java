@@ -1,5 +1,6 @@
 package mildtilt.linkage;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mildtilt.gear.Gear;
@@ -23,6 +24,7 @@ import mildtilt.withers.Withers;
  * @param ownRightInner the right one where it differs; empty if it is the mirror image
  * @param travelEachWay how far it can slide from straight ahead before it meets the bar's mounts, mm, if known
  * @param linkEnds the short link's joints: outer at the shuttle, inner at the gear's arm
+ * @param bar how it sits on its bar, if known
  */
 @Withers
 public record Shuttle(
@@ -31,7 +33,8 @@ public record Shuttle(
         Point leftInner,
         Optional<Point> ownRightInner,
         Optional<Double> travelEachWay,
-        RodEnds linkEnds)
+        RodEnds linkEnds,
+        Optional<ShuttleBar> bar)
         implements Linkage, ShuttleBuilder.With {
 
     /** @throws ImpossibleGeometryException naming what can't be */
@@ -51,12 +54,20 @@ public record Shuttle(
     /** One inner point moved; where the right is the mirror of the left, both are. */
     public Shuttle withInner(Side side, Point p) {
         if (ownRightInner.isEmpty()) {
-            return new Shuttle(
-                    slide, linkPoint, side == Side.LEFT ? p : p.mirrored(), ownRightInner, travelEachWay, linkEnds);
+            return withLeftInner(side == Side.LEFT ? p : p.mirrored());
         }
-        return side == Side.LEFT
-                ? new Shuttle(slide, linkPoint, p, ownRightInner, travelEachWay, linkEnds)
-                : new Shuttle(slide, linkPoint, leftInner, Optional.of(p), travelEachWay, linkEnds);
+        return side == Side.LEFT ? withLeftInner(p) : withOwnRightInner(Optional.of(p));
+    }
+
+    /** A point on the bar's line: the middle of its bushes, or of both tie rods' ends where that is not known. */
+    public Point onBar() {
+        return bar.map(ShuttleBar::middle).orElseGet(() -> inner(Side.LEFT).midwayTo(inner(Side.RIGHT)));
+    }
+
+    /** With bushes so far apart, about the middle of both tie rods' ends where nothing is known of them yet. */
+    public Shuttle withBushSpan(Optional<Double> span) {
+        return withBar(span.map(mm ->
+                bar.map(b -> b.withSpan(mm)).orElseGet(() -> new ShuttleBar(onBar(), mm, ShuttleBar.USUAL_FRICTION))));
     }
 
     @Override
@@ -116,14 +127,20 @@ public record Shuttle(
 
     @Override
     public List<LinkagePoint> points(SteeredAxle axle) {
-        return List.of(
-                new LinkagePoint(
-                        LinkagePoint.Which.DRIVEN,
-                        "short link's point on the shuttle",
-                        linkPoint,
-                        to -> axle.withLinkage(withLinkPoint(to))),
-                inner(axle, LinkagePoint.Which.LEFT_INNER, Side.LEFT),
-                inner(axle, LinkagePoint.Which.RIGHT_INNER, Side.RIGHT));
+        List<LinkagePoint> all = new ArrayList<>();
+        bar.ifPresent(b -> all.add(new LinkagePoint(
+                LinkagePoint.Which.BUSHES,
+                "middle of the shuttle's bushes",
+                b.middle(),
+                to -> axle.withLinkage(withBar(Optional.of(b.withMiddle(to)))))));
+        all.add(new LinkagePoint(
+                LinkagePoint.Which.DRIVEN,
+                "short link's point on the shuttle",
+                linkPoint,
+                to -> axle.withLinkage(withLinkPoint(to))));
+        all.add(inner(axle, LinkagePoint.Which.LEFT_INNER, Side.LEFT));
+        all.add(inner(axle, LinkagePoint.Which.RIGHT_INNER, Side.RIGHT));
+        return all;
     }
 
     private LinkagePoint inner(SteeredAxle axle, LinkagePoint.Which which, Side side) {
@@ -139,7 +156,8 @@ public record Shuttle(
                 placing.point(leftInner),
                 ownRightInner.map(placing::point),
                 travelEachWay,
-                linkEnds);
+                linkEnds,
+                bar.map(b -> b.placed(placing)));
     }
 
     @Override

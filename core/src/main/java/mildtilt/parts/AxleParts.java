@@ -1,6 +1,7 @@
 package mildtilt.parts;
 
 import static mildtilt.describe.Ranges.ARM_SWEEP;
+import static mildtilt.describe.Ranges.BUSH_FRICTION;
 import static mildtilt.describe.Ranges.CRANK;
 import static mildtilt.describe.Ranges.GEAR_RATIO;
 import static mildtilt.describe.Ranges.GEAR_TRAVEL;
@@ -45,6 +46,7 @@ import mildtilt.linkage.MountedOn;
 import mildtilt.linkage.RackTieRods;
 import mildtilt.linkage.RelayArm;
 import mildtilt.linkage.Shuttle;
+import mildtilt.linkage.ShuttleBar;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.SwingArm;
 import mildtilt.linkage.beam.BarTilt;
@@ -309,6 +311,23 @@ public final class AxleParts {
             .usual("dragRodEnds", "drag_rod_ends", new Group<>(ROD_ENDS), RodEnds.UNKNOWN, "of the drag rod")
             .help("a bell crank with both tie rods");
 
+    public static final Part<ShuttleBar> SHUTTLE_BAR = Part.of(ShuttleBar.class)
+            .needs("middle", "middle_mm", ANYWHERE, "middle of the bushes, on the bar's line, straight ahead")
+            .needs(
+                    "span",
+                    "bush_span_mm",
+                    new Size(GEAR_TRAVEL),
+                    "between the middles of two bushes, or the length of one long one")
+            .label("Bushes apart")
+            .usual(
+                    "friction",
+                    "friction",
+                    new Size(BUSH_FRICTION),
+                    ShuttleBar.USUAL_FRICTION,
+                    "of bush on bar: 0.1 plastic, 0.15 greased bronze, 0.25 dry")
+            .label("Friction of the bushes")
+            .help("how a shuttle sits on its bar");
+
     public static final Part<Shuttle> SHUTTLE = Part.of(Shuttle.class)
             .usual("slide", "slide", new Heading(), TO_THE_LEFT, "along the bar, toward the left")
             .label("Bar")
@@ -322,6 +341,7 @@ public final class AxleParts {
                     "from straight ahead to the bar's mounts")
             .label("Travel each way")
             .usual("linkEnds", "link_ends", new Group<>(ROD_ENDS), RodEnds.UNKNOWN, "of the short link")
+            .may("bar", "bar", new Group<>(SHUTTLE_BAR), "its bushes; without it no friction and no jamming is judged")
             .help("a shuttle on a bar, pushed by a short link");
 
     public static final Form<Linkage> LINKAGE = Form.Kinds.<Linkage>of(

@@ -48,6 +48,7 @@ final class Tables {
                 readings(p.analysis().job()),
                 Table.ofPoints(p.analysis().job()),
                 Table.ofChanges(p.analysis().job())));
+        all.addAll(ForceTables.of(p.analysis().steer()));
         all.addAll(TravelTables.of(p.analysis().travel()));
         all.removeIf(t -> t.rows().isEmpty());
         return all;

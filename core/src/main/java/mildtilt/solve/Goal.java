@@ -8,6 +8,8 @@ import mildtilt.job.Targets;
 import mildtilt.solve.Target.Wish;
 import mildtilt.steer.QuickFigures;
 import mildtilt.steer.QuickFigures.Until;
+import mildtilt.steer.position.SteeringTrain;
+import mildtilt.travel.HeldTravel;
 
 /** What can be asked. */
 public enum Goal {
@@ -68,8 +70,9 @@ public enum Goal {
 
     /** What it asks for, with values to begin with; empty if the job can't be measured as it is. */
     public List<Target> wants(Job job) {
-        Optional<QuickFigures> measured =
-                QuickFigures.of(job, this == LEAST_BUMP_STEER ? Until.FIRST_STOP : Until.GEAR_END);
+        Optional<QuickFigures> measured = QuickFigures.of(
+                HeldTravel.of(job, new SteeringTrain(job)).held(job),
+                this == LEAST_BUMP_STEER ? Until.FIRST_STOP : Until.GEAR_END);
         if (measured.isEmpty()) {
             return List.of();
         }

@@ -12,6 +12,8 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Job;
 import mildtilt.solve.Target.Wish;
 import mildtilt.steer.QuickFigures;
+import mildtilt.steer.position.SteeringTrain;
+import mildtilt.travel.HeldTravel;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 import org.hipparchus.exception.MathIllegalStateException;
@@ -46,13 +48,17 @@ public final class Solver {
 
     private final Job job;
     private final SolveQuestion question;
+    /** Of the job as it stands: what is changed for an answer hardly moves where a strap ends the travel. */
+    private final HeldTravel held;
+
     private final List<Target> wants;
     private final Progress progress;
     private final AtomicBoolean given = new AtomicBoolean();
 
-    private Solver(Job job, SolveQuestion question, QuickFigures now, Progress progress) {
+    private Solver(Job job, SolveQuestion question, HeldTravel held, QuickFigures now, Progress progress) {
         this.job = job;
         this.question = question;
+        this.held = held;
         this.progress = progress;
         wants = new ArrayList<>(question.wants());
         for (Target kept : Target.kept(job, now)) {
@@ -65,11 +71,12 @@ public final class Solver {
      * up, if nothing within the limits helps, or if the job can't be measured as it stands.
      */
     public static List<SolveAnswer> search(Job job, SolveQuestion question, Progress progress) {
-        Optional<QuickFigures> now = QuickFigures.of(job, question.until());
+        HeldTravel held = held(job);
+        Optional<QuickFigures> now = QuickFigures.of(held.held(job), question.until());
         if (now.isEmpty() || question.freedoms().isEmpty() || question.wants().isEmpty()) {
             return List.of();
         }
-        return new Solver(job, question, now.get(), progress).answers(now.get());
+        return new Solver(job, question, held, now.get(), progress).answers(now.get());
     }
 
     private record Found(List<VariableBounds> set, double[] amounts, double missed, double score) {
@@ -116,9 +123,14 @@ public final class Solver {
 
     /** Whether a job has all that is wanted as it stands; false where it can't be measured. */
     public static boolean alreadyMet(Job job, SolveQuestion question) {
-        return QuickFigures.of(job, question.until())
-                .map(f -> new Solver(job, question, f, Progress.SILENT).missed(f) <= 1)
+        HeldTravel held = held(job);
+        return QuickFigures.of(held.held(job), question.until())
+                .map(f -> new Solver(job, question, held, f, Progress.SILENT).missed(f) <= 1)
                 .orElse(false);
+    }
+
+    private static HeldTravel held(Job job) {
+        return HeldTravel.of(job, new SteeringTrain(job));
     }
 
     /** Every one alone, every pair, and all together. */
@@ -215,7 +227,7 @@ public final class Solver {
 
     private Optional<QuickFigures> figures(List<VariableBounds> set, double[] amounts) {
         try {
-            return QuickFigures.of(applied(set, amounts), question.until());
+            return QuickFigures.of(held.held(applied(set, amounts)), question.until());
         } catch (ImpossibleGeometryException e) {
             return Optional.empty();
         }

@@ -8,7 +8,10 @@ import java.util.Optional;
 import java.util.TreeMap;
 import mildtilt.geometry.Side;
 import mildtilt.linkage.rods.Rod;
+import mildtilt.steer.forces.BarJam;
+import mildtilt.steer.forces.DrivePull;
 import mildtilt.steer.forces.Effort;
+import mildtilt.steer.forces.KickBack;
 import mildtilt.steer.forces.RodLoad;
 import mildtilt.steer.forces.RodPlay;
 import mildtilt.steer.forces.WeightLift;
@@ -56,6 +59,9 @@ import mildtilt.suspension.KnucklePose;
  * @param effort empty without a known load or a steering wheel
  * @param rodLoads what each rod carries, where the effort is known
  * @param hands where a bar takes the hands; empty where they hold a wheel
+ * @param barJam where a shuttle comes nearest to jamming on its bar; empty where its bushes are not known
+ * @param kickBack what one wheel alone does to the hands
+ * @param drivePull what driven wheels do to them; empty where none is driven
  * @param play what rods that give along their length free; empty where none does
  */
 public record SteerFigures(
@@ -86,6 +92,9 @@ public record SteerFigures(
         Optional<Effort> effort,
         List<RodLoad> rodLoads,
         Optional<HandSwing> hands,
+        Optional<BarJam> barJam,
+        Optional<KickBack> kickBack,
+        Optional<DrivePull> drivePull,
         Optional<RodPlay> play) {
 
     public SteerFigures {

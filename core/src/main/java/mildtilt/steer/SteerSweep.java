@@ -19,8 +19,11 @@ import mildtilt.steer.SteerFigures.BumpRow;
 import mildtilt.steer.SteerFigures.Reach;
 import mildtilt.steer.SteerFigures.Sense;
 import mildtilt.steer.SteerFigures.SteerRow;
+import mildtilt.steer.forces.BarJam;
+import mildtilt.steer.forces.DrivePull;
 import mildtilt.steer.forces.Effort;
 import mildtilt.steer.forces.KerbLoad;
+import mildtilt.steer.forces.KickBack;
 import mildtilt.steer.forces.RodLoad;
 import mildtilt.steer.forces.RodPlay;
 import mildtilt.steer.forces.WeightLift;
@@ -113,7 +116,7 @@ public final class SteerSweep {
         double lockLeft = atLeft.turn().steeringWheelDeg();
         double loadedRight = loadedTo(atRight);
         double loadedLeft = loadedTo(atLeft);
-        Optional<Effort> effort = Effort.of(train, job, loadedRight, loadedLeft, grid.steerStepsEachWay(), step);
+        Optional<Effort> effort = Effort.of(train, job, loadedRight, loadedLeft, grid.steerStepsEachWay());
         double both = Math.min(vehicle.droop(), vehicle.bump());
         return new SteerFigures(
                 train.axle().orElseThrow().lengths(),
@@ -151,6 +154,9 @@ public final class SteerSweep {
                                 Effort.heavyPull(train, job)))
                         .orElse(List.of()),
                 HandSwing.of(job, Math.abs(lockLeft), Math.abs(lockRight)),
+                BarJam.of(train, lockRight, lockLeft),
+                KickBack.of(train, job),
+                DrivePull.of(train, job, loadedRight, loadedLeft),
                 RodPlay.of(train));
     }
 

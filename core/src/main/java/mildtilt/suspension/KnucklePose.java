@@ -127,8 +127,12 @@ public record KnucklePose(
      * straight.
      */
     public double trailAlongWheel() {
-        Vector heading = new Vector(spin.y(), -spin.x(), 0).direction().times(side.sign());
-        return axisOnGround().minus(contactPoint()).dot(heading);
+        return axisOnGround().minus(contactPoint()).dot(ahead());
+    }
+
+    /** Level, of length 1, the way the wheel rolls. */
+    public Vector ahead() {
+        return new Vector(spin.y(), -spin.x(), 0).direction().times(side.sign());
     }
 
     /** From the foot of the steering arm on the steer axis to the tie-rod point, mm. */

@@ -52,6 +52,10 @@ public record Quantity(double value, Unit unit) {
         return new Quantity(factor, Unit.TIMES);
     }
 
+    public static Quantity friction(double coefficient) {
+        return new Quantity(coefficient, Unit.FRICTION);
+    }
+
     public String text(LengthUnit lengths) {
         return unit.format(value, lengths);
     }

@@ -22,6 +22,8 @@ public enum Unit {
     /** N·mm; in N·m, or in pound-feet where lengths are shown in inches. */
     TORQUE,
     TIMES,
+    /** A coefficient, to a hundredth. */
+    FRICTION,
     /** Times a second. */
     HERTZ,
     /** kg; in pounds where lengths are shown in inches. */
@@ -64,6 +66,7 @@ public enum Unit {
                         ? LengthText.decimal(value / 1000, 0) + " N·m"
                         : LengthText.decimal(value / NMM_PER_POUND_FOOT, 0) + " lbf·ft";
             case TIMES -> LengthText.decimal(value, value < 2 ? 2 : value < 10 ? 1 : 0) + " ×";
+            case FRICTION -> LengthText.decimal(value, 2);
             case HERTZ -> LengthText.decimal(value, 0) + " Hz";
             case MASS ->
                 lengths == LengthUnit.MM
@@ -93,7 +96,8 @@ public enum Unit {
                         : LengthText.trimmed(value / NEWTON_PER_POUND, 1) + " lbf";
             case TIMES -> LengthText.trimmed(value, 2) + " ×";
             case HERTZ -> LengthText.trimmed(value, 1) + " Hz";
-            case RATIO, TURNS, FORCE_PER_DEGREE, STRESS, TORQUE, MASS, TEMPERATURE -> LengthText.trimmed(value, 2);
+            case RATIO, TURNS, FRICTION, FORCE_PER_DEGREE, STRESS, TORQUE, MASS, TEMPERATURE ->
+                LengthText.trimmed(value, 2);
         };
     }
 
@@ -107,7 +111,7 @@ public enum Unit {
                 boolean pounds = t.endsWith("lbf") || lengths != LengthUnit.MM && !t.endsWith("n");
                 yield LengthText.parseNumber(t.replaceAll("\\s*(lbf|n)$", "")) * (pounds ? NEWTON_PER_POUND : 1);
             }
-            case PERCENT, TIMES, HERTZ, RATIO, TURNS, FORCE_PER_DEGREE, STRESS, TORQUE, MASS, TEMPERATURE ->
+            case PERCENT, TIMES, FRICTION, HERTZ, RATIO, TURNS, FORCE_PER_DEGREE, STRESS, TORQUE, MASS, TEMPERATURE ->
                 LengthText.parseNumber(typed.replaceAll("(?i)\\s*(%|×|x|hz|times)\\s*$", ""));
         };
     }

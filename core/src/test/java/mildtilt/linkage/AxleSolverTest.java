@@ -218,7 +218,8 @@ class AxleSolverTest {
                         s.leftInner(),
                         Optional.empty(),
                         Optional.empty(),
-                        s.linkEnds()),
+                        s.linkEnds(),
+                        Optional.empty()),
                 Optional.empty(),
                 rake.left(),
                 Optional.empty());

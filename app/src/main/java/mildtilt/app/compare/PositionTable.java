@@ -21,7 +21,9 @@ import mildtilt.linkage.RodEndAngles;
 import mildtilt.linkage.rods.Rod;
 import mildtilt.steer.HandSwing;
 import mildtilt.steer.SteerFigures;
+import mildtilt.steer.forces.DrivePull;
 import mildtilt.steer.forces.Effort;
+import mildtilt.steer.forces.KickBack;
 import mildtilt.steer.forces.RodLoad;
 import mildtilt.steer.position.AxlePose;
 import mildtilt.steer.range.LimitGauge;
@@ -31,6 +33,7 @@ import mildtilt.suspension.CornerPose;
 import mildtilt.suspension.KnucklePose;
 import mildtilt.units.LengthText;
 import mildtilt.units.Quantity;
+import mildtilt.units.Unit;
 
 /** Every figure of both wheels and of the rods at the current position. */
 final class PositionTable extends VBox {
@@ -156,6 +159,13 @@ final class PositionTable extends VBox {
     /** What holds for the whole lock, at any position. */
     private void wholeRange(SteerFigures s) {
         s.hands().ifPresent(this::hands);
+        s.effort()
+                .ifPresent(e -> line(
+                        e.gear().unit() == Unit.FORCE ? "Along the rack, parked" : "Torque of gear's arm, parked",
+                        "",
+                        e.gear().text(bench.lengthUnit())));
+        s.kickBack().ifPresent(this::kickBack);
+        s.drivePull().ifPresent(this::drivePull);
         s.play().ifPresent(p -> {
             line(
                     "Free in its rods, wheel",
@@ -183,6 +193,39 @@ final class PositionTable extends VBox {
                         "",
                         Quantity.angle(Math.abs(hit.steeringWheelDeg())).text(bench.lengthUnit()));
             }
+        }
+    }
+
+    /** What one wheel alone does to the hands: the way the rim goes with it. */
+    private void kickBack(KickBack k) {
+        KickBack.Wheel l = k.wheel(Side.LEFT);
+        KickBack.Wheel r = k.wheel(Side.RIGHT);
+        line(
+                "Wheel " + Quantity.length(l.rise()).text(bench.lengthUnit()) + " higher turns hands",
+                way(l.turn().map(Quantity::angle)),
+                way(r.turn().map(Quantity::angle)));
+        line("Wheel hit with its load pulls", pull(l, KickBack.Pull::blow), pull(r, KickBack.Pull::blow));
+        line("Braked alone, it pulls", pull(l, KickBack.Pull::braked), pull(r, KickBack.Pull::braked));
+    }
+
+    private String pull(KickBack.Wheel w, Function<KickBack.Pull, Double> which) {
+        return way(w.pull().map(which).map(Quantity::force));
+    }
+
+    /** Its size, and an arrow the way it goes. */
+    private String way(Optional<Quantity> q) {
+        return q.map(x -> new Quantity(Math.abs(x.value()), x.unit()).text(bench.lengthUnit())
+                        + (x.value() >= 0 ? " left" : " right"))
+                .orElse("–");
+    }
+
+    private void drivePull(DrivePull d) {
+        for (DrivePull.Row at : d.rows()) {
+            line(
+                    "Drive pulls the rim at "
+                            + Quantity.angle(at.steeringWheelDeg()).text(bench.lengthUnit()),
+                    "",
+                    way(Optional.of(Quantity.force(at.pull()))));
         }
     }
 
@@ -214,6 +257,10 @@ final class PositionTable extends VBox {
                             "Weight returns it with",
                             "",
                             Quantity.force(e.row().returning()).text(bench.lengthUnit()));
+                    line(
+                            "… with trail, in a 0.3 g bend",
+                            "",
+                            Quantity.force(e.row().inBend()).text(bench.lengthUnit()));
                     e.rodForce()
                             .forEach((rod, n) -> line(
                                     "Force in the " + rod.label(),

@@ -35,6 +35,7 @@ import mildtilt.linkage.Linkage;
 import mildtilt.linkage.MountedOn;
 import mildtilt.linkage.RackTieRods;
 import mildtilt.linkage.Shuttle;
+import mildtilt.linkage.ShuttleBar;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.beam.Bar;
 import mildtilt.linkage.beam.BarTilt;
@@ -300,9 +301,42 @@ final class AxleFields {
 
     private static List<SizeField> relay(Linkage linkage) {
         return switch (linkage) {
-            case BellCrank _, Shuttle _ -> PartFields.of(LINKAGE, AxleParts.LINKAGE, linkage, "", AxleFields::linkage);
+            case BellCrank _ -> PartFields.of(LINKAGE, AxleParts.LINKAGE, linkage, "", AxleFields::linkage);
+            case Shuttle s -> {
+                List<SizeField> all =
+                        new ArrayList<>(PartFields.of(LINKAGE, AxleParts.LINKAGE, s, "", AxleFields::linkage));
+                all.addAll(bushes(s));
+                yield all;
+            }
             case CentreLink _, RackTieRods _, ArmTieRods _, DragLink _ -> List.of();
         };
+    }
+
+    /** How far its bushes are apart; with it, how they rub. */
+    private static List<SizeField> bushes(Shuttle s) {
+        JobPlace bar = LINKAGE.in("bar");
+        List<SizeField> all = new ArrayList<>();
+        all.add(optional(
+                        bar.in("bush_span_mm").id(),
+                        "Bushes apart",
+                        SizeField.Measure.LENGTH,
+                        s.bar().map(ShuttleBar::span),
+                        (j, v) -> j.editAxle(a -> a.linkage() instanceof Shuttle x
+                                ? a.withLinkage(x.withBushSpan(
+                                        v.map(mm -> PartFields.within(bar.in("bush_span_mm"), mm, Ranges.GEAR_TRAVEL))))
+                                : a))
+                .meaning("Middle to middle, or a long one's length. Without it jamming isn't judged."));
+        s.bar()
+                .ifPresent(b -> all.addAll(PartFields.of(
+                        bar,
+                        AxleParts.SHUTTLE_BAR,
+                        b,
+                        "",
+                        (j, change) -> j.editAxle(a -> a.linkage() instanceof Shuttle x
+                                ? a.withLinkage(x.withBar(x.bar().map(change)))
+                                : a),
+                        "bush_span_mm")));
+        return all;
     }
 
     private static Job linkage(Job job, UnaryOperator<Linkage> change) {

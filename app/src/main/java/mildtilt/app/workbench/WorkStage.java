@@ -67,6 +67,7 @@ public enum WorkStage {
                     HANDS_CAN_NOT_REACH,
                     WEIGHT_TURNS_AWAY,
                     TRAIL_RUNS_AWAY,
+                    SHUTTLE_JAMS,
                     TRAVEL_NOT_REACHED,
                     AXES_MISS,
                     BEARING_FORCED,
@@ -100,6 +101,9 @@ public enum WorkStage {
                     ROLL_STEER,
                     FREE_PLAY,
                     RAKED_ROD,
+                    TURNS_FURTHER_IN,
+                    KICKS_BACK,
+                    DRIVE_PULLS,
                     HEAVY,
                     GEAR_TAKES_THE_BLOW,
                     GEAR_ASSUMED_ON_FRAME -> of(finding.element());

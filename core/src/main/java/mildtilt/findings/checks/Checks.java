@@ -45,6 +45,7 @@ public final class Checks {
             new AxleChecks(job, s, map).look(w);
             new AimChecks(job, train, s, match).look(w);
             new LoadChecks(job, s).look(w);
+            new FeelChecks(job, train, s).look(w);
             new GeometryChecks(job, s).look(w);
             new LockChecks(job, s).look(w);
             new HandChecks(job, s).look(w);

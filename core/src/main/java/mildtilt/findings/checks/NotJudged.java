@@ -19,6 +19,7 @@ import mildtilt.column.YokeDimensions;
 import mildtilt.columnrange.ColumnFigures;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
+import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.beam.Bar;
 import mildtilt.linkage.beam.BarTilt;
@@ -72,6 +73,7 @@ public record NotJudged(String matter, Element element, Phrase missing) {
                         () -> g.add("Gear, linkage and wheels", new Element.Wheel(), "this job has no axle"));
         job.axle().ifPresent(g::joints);
         job.axle().ifPresent(g::travel);
+        job.axle().ifPresent(g::bushes);
         g.room(clearance);
         g.always();
         return List.copyOf(g.all);
@@ -309,6 +311,15 @@ public record NotJudged(String matter, Element element, Phrase missing) {
                 }
             });
             group("Whether a joint of the suspension tilts too far", unknown, "the tilt it allows not given");
+        }
+
+        void bushes(SteeredAxle axle) {
+            if (axle.linkage() instanceof Shuttle s && s.bar().isEmpty()) {
+                add(
+                        "Whether the shuttle jams on its bar, and how much its friction adds",
+                        new Element.Relay(),
+                        "how far its bushes are apart not given");
+            }
         }
 
         void room(Optional<ClearanceFigures> clearance) {

@@ -235,12 +235,15 @@ public final class CsvFiles {
     static String effort(Effort e) {
         return csv(
                 e.rows().stream()
-                        .map(r -> new Object[] {r.steeringWheelDeg(), r.parked(), r.creeping(), r.returning()})
+                        .map(r ->
+                                new Object[] {r.steeringWheelDeg(), r.parked(), r.creeping(), r.returning(), r.inBend()
+                                })
                         .toList(),
                 "steering_wheel_deg",
                 "parked_n",
                 "creeping_n",
-                "weight_returns_n");
+                "weight_returns_n",
+                "returns_in_bend_n");
     }
 
     /** The margin to what limits first, over steer and travel. */

@@ -11,9 +11,12 @@ import mildtilt.geometry.Side;
 import mildtilt.shop.PartLoad;
 import mildtilt.steer.ArmMatch;
 import mildtilt.steer.SteerFigures;
+import mildtilt.steer.forces.DrivePull;
 import mildtilt.steer.forces.Effort;
+import mildtilt.steer.forces.KickBack;
 import mildtilt.steer.forces.RodLoad;
 import mildtilt.steer.range.LockLimits;
+import mildtilt.units.Unit;
 
 /** What ends the lock, rim force and rod loads, how the arms match, as JSON. */
 final class RangeJson {
@@ -47,6 +50,13 @@ final class RangeJson {
             AnalysisJson.optional(at, "force_factor", r.forceFactor());
         });
         s.effort().ifPresent(e -> o.set("effort", effort(e)));
+        s.kickBack().ifPresent(k -> o.set("kick_back", kickBack(k)));
+        s.drivePull().ifPresent(d -> o.set("drive_pull", drivePull(d)));
+        s.barJam().ifPresent(j -> {
+            ObjectNode jam = o.putObject("shuttle_jams");
+            number(jam, "at_friction", j.friction());
+            number(jam, "steering_wheel_deg", j.steeringWheelDeg());
+        });
         ArrayNode loads = o.putArray("rod_loads");
         s.rodLoads().forEach(l -> loads.add(load(l)));
         ArrayNode parts = o.putArray("part_loads");
@@ -67,6 +77,16 @@ final class RangeJson {
         ObjectNode o = object();
         number(o, "parked_worst_n", e.worstParked());
         number(o, "creeping_worst_n", e.worstCreeping());
+        number(o, "weight_returns_least_n", e.leastReturning());
+        number(o, "returns_in_bend_least_n", e.leastInBend());
+        boolean slides = e.gear().unit() == Unit.FORCE;
+        number(
+                o,
+                slides ? "rack_parked_worst_n" : "gear_arm_parked_worst_nmm",
+                e.gear().value());
+        if (e.barFactor() > 1 && Double.isFinite(e.barFactor())) {
+            number(o, "shuttle_friction_times", e.barFactor());
+        }
         ArrayNode rows = o.putArray("rows");
         for (Effort.Row r : e.rows()) {
             ObjectNode row = rows.addObject();
@@ -74,6 +94,32 @@ final class RangeJson {
             number(row, "parked_n", r.parked());
             number(row, "creeping_n", r.creeping());
             number(row, "weight_returns_n", r.returning());
+            number(row, "returns_in_bend_n", r.inBend());
+        }
+        return o;
+    }
+
+    private static ObjectNode kickBack(KickBack k) {
+        ObjectNode o = object();
+        for (Side side : Side.values()) {
+            KickBack.Wheel w = k.wheel(side);
+            ObjectNode at = o.putObject(side.code());
+            number(at, "higher_mm", w.rise());
+            optional(at, "turns_steering_wheel_deg", w.turn());
+            optional(at, "blow_pulls_n", w.pull().map(KickBack.Pull::blow));
+            optional(at, "brake_pulls_n", w.pull().map(KickBack.Pull::braked));
+        }
+        return o;
+    }
+
+    private static ObjectNode drivePull(DrivePull d) {
+        ObjectNode o = object();
+        ArrayNode rows = o.putArray("rows");
+        for (DrivePull.Row r : d.rows()) {
+            ObjectNode row = rows.addObject();
+            number(row, "steering_wheel_deg", r.steeringWheelDeg());
+            number(row, "pulls_n", r.pull());
+            r.bentDeg().forEach((side, deg) -> number(row, side.code() + "_joint_bent_deg", deg));
         }
         return o;
     }

@@ -5,20 +5,24 @@ import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.ToDoubleFunction;
 import mildtilt.column.Column;
+import mildtilt.gear.ArmGear;
+import mildtilt.gear.Gear;
+import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
 import mildtilt.job.Loads;
 import mildtilt.linkage.rods.Rod;
-import mildtilt.steer.position.AxlePose;
 import mildtilt.steer.position.Grid;
 import mildtilt.steer.position.PeakSearch;
 import mildtilt.steer.position.SteeringTrain;
 import mildtilt.suspension.KnucklePose;
+import mildtilt.units.Quantity;
 
 /**
  * The rim force the driver needs and what the rods carry, at ride height.
@@ -32,20 +36,26 @@ import mildtilt.suspension.KnucklePose;
  * resistance, {@code W f E}. This is our own derivation from dry friction; being without the give of the
  * rubber it is an upper bound.
  *
- * <p>The weight's own pull toward (or away from) the middle is the moment of the load, straight up at the
- * contact point, about the inclined steer axis.
+ * <p>Both twist the tyre on the ground, so that they work over the turn of where it points. The weight's own pull
+ * toward (or away from) the middle is the moment of the load, straight up at the contact point, about the inclined
+ * steer axis; it works over the knuckle's turn about that axis. So does the side force in a bend, level at the contact
+ * point, square to the way the wheel points: trail is its lever. The tyre's own trail, which helps too, is left out.
  *
  * @param rows from right lock to left lock, both ends with them, as fine as requested, for tables and curves only
  * @param worstParked the most that the rim wants parked, N
  * @param worstCreeping the most that it wants at walking pace, N
  * @param creepingPerDeg how much more the rim wants at walking pace for a degree of steering wheel, from straight ahead
- * to the lock, the harder way, N/°; below 0
- *     where it wants less at the lock
+ *     to the lock, the harder way, N/°; below 0 where it wants less at the lock
  * @param leastReturning the least with which the weight turns the wheel back toward the middle away from it, N; below 0
- * where
- *     it turns it away
+ *     where it turns it away
  * @param leastReturningAt steering wheel there, degrees
+ * @param leastInBend the least with which weight and trail together turn it back in a bend, N; below 0 where they turn
+ *     it further in
+ * @param leastInBendAt steering wheel there, degrees
+ * @param gear the most that the gear has to give parked: a force along the rack, or a torque about its arm's axis
  * @param rodForce the largest force along each rod while parked, N, without sign
+ * @param barFactor times the push that a shuttle would take without the friction of its bushes, the most, parked; 1
+ *     without any, infinite where it jams: all forces are then without that friction
  */
 public record Effort(
         List<Row> rows,
@@ -54,7 +64,11 @@ public record Effort(
         double creepingPerDeg,
         double leastReturning,
         double leastReturningAt,
-        Map<Rod, Double> rodForce) {
+        double leastInBend,
+        double leastInBendAt,
+        Quantity gear,
+        Map<Rod, Double> rodForce,
+        double barFactor) {
 
     public Effort {
         rows = List.copyOf(rows);
@@ -67,8 +81,12 @@ public record Effort(
      * @param parked to keep turning away from the middle, standing still
      * @param creeping the same at walking pace
      * @param returning with which the weight alone turns the wheel back toward the middle; below 0 away from it
+     * @param inBend with which weight and trail do in a bend of {@link #BEND} g
      */
-    public record Row(double steeringWheelDeg, double parked, double creeping, double returning) {}
+    public record Row(double steeringWheelDeg, double parked, double creeping, double returning, double inBend) {}
+
+    /** How hard the bend is that {@link Row#inBend} is for: the side force of a tyre as a part of the load on it. */
+    public static final double BEND = 0.3;
 
     /** Within this part of the whole turn from straight ahead the weight's pull is next to nothing either way. */
     private static final double AWAY = 0.05;
@@ -83,11 +101,25 @@ public record Effort(
         return loads.wheelLoad() * (loads.friction() * tyreWidth / 4 + loads.rollingResistance() * Math.abs(scrub));
     }
 
-    /** Torque of the load about the steer axis to the left, N·mm. */
-    static double weightTorque(Loads loads, KnucklePose k) {
+    /** Torque about the steer axis, to the left, of a force on the tyre where it meets the ground, N·mm. */
+    static double torque(KnucklePose k, Vector force) {
         return k.steerAxis()
                 .direction()
-                .dot(k.contactPoint().minus(k.steerAxis().origin()).cross(Vector.Z.times(loads.wheelLoad())));
+                .dot(k.contactPoint().minus(k.steerAxis().origin()).cross(force));
+    }
+
+    /** Torque of the load about the steer axis to the left, N·mm. */
+    static double weightTorque(Loads loads, KnucklePose k) {
+        return torque(k, Vector.Z.times(loads.wheelLoad()));
+    }
+
+    /** Torque of a side force about the steer axis to the left, N·mm. @param toLeft N */
+    static double sideTorque(KnucklePose k, double toLeft) {
+        return torque(
+                k,
+                new Vector(k.spin().x(), k.spin().y(), 0)
+                        .direction()
+                        .times(k.side().sign() * toLeft));
     }
 
     /**
@@ -96,46 +128,35 @@ public record Effort(
      * @param lockRight steering wheel at the right lock, degrees
      * @param lockLeft at the left lock
      * @param stepsEachWay rows wanted from the middle to either lock
-     * @param step over which rates are taken, degrees
      */
     public static Optional<Effort> of(
-            SteeringTrain train, Job job, double lockRight, double lockLeft, int stepsEachWay, double step) {
-        Optional<Loads> loads = job.vehicle().loads();
-        Optional<Double> rim = job.column().map(Column::handRadius);
-        if (loads.isEmpty() || rim.isEmpty()) {
-            return Optional.empty();
-        }
-        Gatherer g = new Gatherer(train, loads.get(), job.vehicle().tyreWidth(), rim.get(), step);
-        List<Row> rows = Arrays.stream(Grid.spread(-lockRight, lockLeft, stepsEachWay))
-                .boxed()
-                .flatMap(sw -> g.at(sw).stream())
-                .map(Here::row)
-                .toList();
-        PeakSearch returning = PeakSearch.of(
-                        sw -> Math.abs(sw) < AWAY * (lockLeft - lockRight)
-                                ? Double.NaN
-                                : g.at(sw).map(h -> -h.row.returning()).orElse(Double.NaN),
-                        lockRight,
-                        lockLeft)
-                .orElse(new PeakSearch(0, 0));
-        Map<Rod, Double> forces = new EnumMap<>(Rod.class);
-        for (Rod rod : train.axle().orElseThrow().lengths().keySet()) {
-            PeakSearch.of(
-                            sw -> g.at(sw)
-                                    .map(h -> h.rodForce.getOrDefault(rod, Double.NaN))
-                                    .orElse(Double.NaN),
-                            lockRight,
-                            lockLeft)
-                    .ifPresent(p -> forces.put(rod, p.value()));
-        }
-        return Optional.of(new Effort(
-                rows,
-                g.worst(Row::parked, lockRight, lockLeft),
-                g.worst(Row::creeping, lockRight, lockLeft),
-                Math.max(g.creepingPerDeg(lockLeft), g.creepingPerDeg(lockRight)),
-                -returning.value(),
-                returning.at(),
-                forces));
+            SteeringTrain train, Job job, double lockRight, double lockLeft, int stepsEachWay) {
+        return Gatherer.of(train, job).map(g -> {
+            List<Row> rows = Arrays.stream(Grid.spread(-lockRight, lockLeft, stepsEachWay))
+                    .boxed()
+                    .flatMap(sw -> g.at(sw).stream())
+                    .map(Here::row)
+                    .toList();
+            PeakSearch returning = g.least(Row::returning, lockRight, lockLeft);
+            PeakSearch inBend = g.least(Row::inBend, lockRight, lockLeft);
+            Map<Rod, Double> forces = new EnumMap<>(Rod.class);
+            for (Rod rod : train.axle().orElseThrow().lengths().keySet()) {
+                g.most(h -> h.rodForce.getOrDefault(rod, Double.NaN), lockRight, lockLeft)
+                        .ifPresent(p -> forces.put(rod, p.value()));
+            }
+            return new Effort(
+                    rows,
+                    g.worst(h -> h.row.parked(), lockRight, lockLeft),
+                    g.worst(h -> h.row.creeping(), lockRight, lockLeft),
+                    Math.max(g.creepingPerDeg(lockLeft), g.creepingPerDeg(lockRight)),
+                    -returning.value(),
+                    returning.at(),
+                    -inBend.value(),
+                    inBend.at(),
+                    gear(train.requireAxle().gear(), g.worst(Here::gear, lockRight, lockLeft)),
+                    forces,
+                    g.worst(h -> h.bar.map(BarFriction::pushFactor).orElse(1.0), lockRight, lockLeft));
+        });
     }
 
     /**
@@ -143,10 +164,12 @@ public record Effort(
      * be.
      *
      * @param row force at the rim, N
+     * @param gear what the gear has to give parked: along the rack, N, or about its arm's axis, N·mm
      * @param rodForce along each rod while parked, N, without sign
      * @param held what both tyres alone ask of the rim parked, nothing lost on the way, N
+     * @param bar what a shuttle's bushes do there, where they are known
      */
-    public record Here(Row row, Map<Rod, Double> rodForce, double held) {}
+    public record Here(Row row, double gear, Map<Rod, Double> rodForce, double held, Optional<BarFriction> bar) {}
 
     /**
      * Along each rod straight ahead, N, when the rim is pulled as the rule set says and both wheels are held as parked
@@ -162,43 +185,46 @@ public record Effort(
     }
 
     public static Optional<Here> at(SteeringTrain train, Job job, double steeringWheelDeg) {
-        Optional<Loads> loads = job.vehicle().loads();
-        Optional<Double> rim = job.column().map(Column::handRadius);
-        if (loads.isEmpty()
-                || rim.isEmpty()
-                || train.axle().isEmpty()
-                || train.locked().isPresent()) {
-            return Optional.empty();
-        }
-        return new Gatherer(
-                        train,
-                        loads.get(),
-                        job.vehicle().tyreWidth(),
-                        rim.get(),
-                        1e-3 * train.stopDeg(Side.LEFT).orElseThrow())
-                .at(steeringWheelDeg);
+        return Gatherer.of(train, job).flatMap(g -> g.at(steeringWheelDeg));
     }
 
-    private static final class Gatherer {
-        final SteeringTrain train;
-        final Loads loads;
-        final double tyreWidth;
-        final double rim;
-        final double step;
+    private static Quantity gear(Gear gear, double load) {
+        return switch (gear) {
+            case RackAndPinion _ -> Quantity.force(load);
+            case ArmGear _ -> Quantity.torque(load);
+        };
+    }
 
-        Gatherer(SteeringTrain train, Loads loads, double tyreWidth, double rim, double step) {
-            this.train = train;
-            this.loads = loads;
-            this.tyreWidth = tyreWidth;
-            this.rim = rim;
-            this.step = step;
+    private record Gatherer(SteeringTrain train, Loads loads, double tyreWidth, double rim) {
+
+        static Optional<Gatherer> of(SteeringTrain train, Job job) {
+            Optional<Double> rim = job.column().map(Column::handRadius);
+            return train.axle().isEmpty() || train.locked().isPresent()
+                    ? Optional.empty()
+                    : job.vehicle()
+                            .loads()
+                            .flatMap(l -> rim.map(
+                                    r -> new Gatherer(train, l, job.vehicle().tyreWidth(), r)));
         }
 
-        double worst(ToDoubleFunction<Row> figure, double from, double to) {
+        Optional<PeakSearch> most(ToDoubleFunction<Here> figure, double lockRight, double lockLeft) {
+            return PeakSearch.of(sw -> at(sw).map(figure::applyAsDouble).orElse(Double.NaN), lockRight, lockLeft);
+        }
+
+        double worst(ToDoubleFunction<Here> figure, double lockRight, double lockLeft) {
+            return most(figure, lockRight, lockLeft).map(PeakSearch::value).orElse(0.0);
+        }
+
+        /** Away from the middle; its value with its sign turned round. */
+        PeakSearch least(ToDoubleFunction<Row> figure, double lockRight, double lockLeft) {
             return PeakSearch.of(
-                            sw -> at(sw).map(h -> figure.applyAsDouble(h.row)).orElse(Double.NaN), from, to)
-                    .map(PeakSearch::value)
-                    .orElse(0.0);
+                            sw -> Math.abs(sw) < AWAY * (lockLeft - lockRight)
+                                    ? Double.NaN
+                                    : at(sw).map(h -> -figure.applyAsDouble(h.row))
+                                            .orElse(Double.NaN),
+                            lockRight,
+                            lockLeft)
+                    .orElse(new PeakSearch(0, 0));
         }
 
         /** From straight ahead to a lock, N/°. */
@@ -209,57 +235,52 @@ public record Effort(
         }
 
         Optional<Here> at(double sw) {
-            AxlePose pose = train.pose(sw, 0, 0);
-            Optional<AxlePose.Assembled> here = pose.assembled();
-            AxlePose.Assembled up =
-                    train.pose(sw + step, 0, 0).assembled().or(() -> here).orElse(null);
-            AxlePose.Assembled down =
-                    train.pose(sw - step, 0, 0).assembled().or(() -> here).orElse(null);
-            if (here.isEmpty() || up == null || down == null || up.equals(down)) {
-                return Optional.empty();
-            }
-            double turned = up == here.get() || down == here.get() ? step : 2 * step;
-            double leftRate = (up.left().steerDeg() - down.left().steerDeg()) / turned;
-            double rightRate = (up.right().steerDeg() - down.right().steerDeg()) / turned;
-            KnucklePose l = here.get().left();
-            KnucklePose r = here.get().right();
-            double parkedLeft = parkedTorque(loads, tyreWidth, l.scrubAcrossWheel());
-            double parkedRight = parkedTorque(loads, tyreWidth, r.scrubAcrossWheel());
-            double creepLeft = creepingTorque(loads, tyreWidth, l.scrubAcrossWheel());
-            double creepRight = creepingTorque(loads, tyreWidth, r.scrubAcrossWheel());
-            // Virtual work: what the knuckles take in for a small turn of the steering wheel.
-            double parked = Math.abs(leftRate) * parkedLeft + Math.abs(rightRate) * parkedRight;
-            double creeping = Math.abs(leftRate) * creepLeft + Math.abs(rightRate) * creepRight;
-            double weight = leftRate * weightTorque(loads, l) + rightRate * weightTorque(loads, r);
-            double outward = sw >= 0 ? 1 : -1;
-            double back = -outward * weight;
-            Map<Rod, Double> rodForce = RodForces.of(
-                    train.axle().orElseThrow(),
-                    pose,
-                    here.get(),
-                    Math.copySign(parkedLeft, leftRate),
-                    Math.copySign(parkedRight, rightRate));
-            rodForce.replaceAll((_, force) -> Math.abs(force));
-            double atRim = rim * loads.efficiency();
-            return Optional.of(new Here(
-                    new Row(
-                            sw,
-                            Math.max(0, parked + back) / atRim,
-                            Math.max(0, creeping + back) / atRim,
-                            back * loads.efficiency() / rim),
-                    rodForce,
-                    (Math.abs(leftRate / heading(l)) * parkedLeft + Math.abs(rightRate / heading(r)) * parkedRight)
-                            / rim));
+            return SmallTurn.at(train, sw).map(this::at);
         }
 
-        /**
-         * Change of where a wheel points, seen from above, for a turn about its steer axis k: (s × (k × s))_z / (s_x² +
-         * s_y²), s along the spin axis.
-         */
-        private static double heading(KnucklePose k) {
-            Vector s = k.spin();
-            Vector turned = k.steerAxis().direction().cross(s);
-            return (s.x() * turned.y() - s.y() * turned.x()) / (s.x() * s.x() + s.y() * s.y());
+        private Here at(SmallTurn t) {
+            double outward = t.pose().steeringWheelDeg() >= 0 ? 1 : -1;
+            Map<Side, Double> parked = new EnumMap<>(Side.class);
+            double creeping = 0;
+            double weight = 0;
+            double side = 0;
+            for (Side s : Side.values()) {
+                KnucklePose k = t.here().knuckle(s);
+                SmallTurn.Wheel rate = t.wheel(s);
+                double scrub = k.scrubAcrossWheel();
+                parked.put(s, rate.aboutAxisFor(parkedTorque(loads, tyreWidth, scrub)));
+                creeping += Math.abs(rate.heading()) * creepingTorque(loads, tyreWidth, scrub);
+                weight += rate.aboutAxis() * weightTorque(loads, k);
+                side += rate.aboutAxis() * sideTorque(k, outward * BEND * loads.wheelLoad());
+            }
+            double left = Objects.requireNonNull(parked.get(Side.LEFT));
+            double right = Objects.requireNonNull(parked.get(Side.RIGHT));
+            double park = t.torqueIn(left, right);
+            double back = -outward * weight;
+            double inBend = back - outward * side;
+            Map<Rod, Double> rodForce = RodForces.of(train.axle().orElseThrow(), t.pose(), t.here(), left, right);
+            Optional<BarFriction> bar = BarFriction.of(t, rodForce);
+            double harder =
+                    bar.map(BarFriction::pushFactor).filter(Double::isFinite).orElse(1.0);
+            double less = bar.map(BarFriction::returnFactor).orElse(1.0);
+            rodForce.replaceAll((rod, force) -> Math.abs(force) * (rod == Rod.SHORT_LINK ? harder : 1));
+            double atRim = rim * loads.efficiency();
+            return new Here(
+                    new Row(
+                            t.pose().steeringWheelDeg(),
+                            Math.max(0, park + back) * harder / atRim,
+                            Math.max(0, creeping + back) * harder / atRim,
+                            returns(back, less),
+                            returns(inBend, less)),
+                    Math.abs(t.output()) > 0 ? Math.max(0, park + back) * harder / Math.abs(t.output()) : 0,
+                    rodForce,
+                    park / rim,
+                    bar);
+        }
+
+        /** What turns it away from the middle is not made less by friction that may be less than thought. */
+        private double returns(double torque, double less) {
+            return torque * loads.efficiency() / rim * (torque > 0 ? less : 1);
         }
     }
 }

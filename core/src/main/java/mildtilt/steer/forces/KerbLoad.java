@@ -5,7 +5,6 @@ import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import mildtilt.geometry.Direction;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
@@ -74,9 +73,8 @@ public record KerbLoad(double push, Map<Rod, Double> rodForce) {
     /** About the steer axis, N·mm. @param outward of the wheel's centre that the tyre is hit, mm */
     static double torque(KnucklePose k, double push, double outward) {
         Vector spin = k.spin();
-        Direction ahead = spin.cross(Vector.Z).times(k.side().sign()).direction();
         Vector lever =
                 k.wheelCentre().plus(spin.times(outward)).minus(k.steerAxis().origin());
-        return k.steerAxis().direction().dot(lever.cross(ahead.vector().times(-push)));
+        return k.steerAxis().direction().dot(lever.cross(k.ahead().times(-push)));
     }
 }

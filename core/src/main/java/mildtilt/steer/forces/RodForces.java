@@ -74,6 +74,36 @@ public final class RodForces {
     }
 
     /**
+     * What the gear has to hold against its rods: along a rack toward its left end, N, or about the axis of its arm,
+     * N·mm.
+     *
+     * @param forces N, + pulling
+     */
+    static double onGear(AxlePose pose, AxlePose.Assembled a, Map<Rod, Double> forces) {
+        Vector left =
+                unit(a.left().tieRodInner(), a.left().tieRodPoint()).times(forces.getOrDefault(Rod.LEFT_TIE_ROD, 0.0));
+        Vector right = unit(a.right().tieRodInner(), a.right().tieRodPoint())
+                .times(forces.getOrDefault(Rod.RIGHT_TIE_ROD, 0.0));
+        return switch (pose.stance().mechanism().orElseThrow()) {
+            case Mechanism.RackAt r -> -r.rack().axis().dot(left.plus(right));
+            case Mechanism.ArmTieRodsAt t ->
+                -moment(t.gear().axis(), t.left(), left) - moment(t.gear().axis(), t.right(), right);
+            case Mechanism.CentreLinkAt c -> moment(c.gear().axis(), c.armEnd(), onCentreLink(c, left, right));
+            case Mechanism.DragLinkAt d -> onArm(d, forces);
+            case Mechanism.BellCrankAt b -> onArm(b, forces);
+            case Mechanism.ShuttleAt s -> onArm(s, forces);
+            case Mechanism.Broken _ -> 0;
+        };
+    }
+
+    /** Of an arm that pushes one rod. */
+    private static double onArm(Mechanism.ByArm arm, Map<Rod, Double> forces) {
+        Mechanism.Link link = arm.links().getFirst();
+        return forces.getOrDefault(link.rod(), 0.0)
+                * moment(arm.gear().axis(), link.from(), unit(link.to(), link.from()));
+    }
+
+    /**
      * What the pitman arm does to a centre link that two tie rods pull at: the idler holds it square to the link as a
      * beam
      * on two supports, and along it only so far that nothing turns the idler.

@@ -1,0 +1,35 @@
+package mildtilt.steer.forces;
+
+import java.util.Optional;
+import mildtilt.linkage.Mechanism;
+import mildtilt.linkage.Shuttle;
+import mildtilt.linkage.ShuttleBar;
+import mildtilt.steer.position.PeakSearch;
+import mildtilt.steer.position.SteeringTrain;
+
+/**
+ * Where a shuttle comes nearest to jamming on its bar, over the lock at ride height.
+ *
+ * @param friction the least at which the push of the short link alone jams it ({@link BarFriction})
+ * @param steeringWheelDeg where that is
+ */
+public record BarJam(double friction, double steeringWheelDeg) {
+
+    /** Empty where no shuttle slides, or its bushes are not known. @param lockRight steering wheel there, degrees */
+    public static Optional<BarJam> of(SteeringTrain train, double lockRight, double lockLeft) {
+        return train.axle()
+                .flatMap(a -> a.axle().linkage() instanceof Shuttle s ? s.bar() : Optional.empty())
+                .flatMap(bar -> of(train, bar, lockRight, lockLeft));
+    }
+
+    /** The same with other bushes. */
+    public static Optional<BarJam> of(SteeringTrain train, ShuttleBar bar, double lockRight, double lockLeft) {
+        return PeakSearch.of(
+                        sw -> train.pose(sw, 0, 0).stance().mechanism().orElse(null) instanceof Mechanism.ShuttleAt s
+                                ? -BarFriction.jamsAt(s, bar)
+                                : Double.NaN,
+                        lockRight,
+                        lockLeft)
+                .map(p -> new BarJam(-p.value(), p.at()));
+    }
+}
