@@ -9,6 +9,7 @@ import java.util.stream.Stream;
 import mildtilt.catalogue.Catalogue;
 import mildtilt.clearance.ClearanceFigures;
 import mildtilt.clearance.Clearances;
+import mildtilt.clearance.FreeSpace;
 import mildtilt.column.Column;
 import mildtilt.columnrange.ColumnFigures;
 import mildtilt.findings.Finding;
@@ -18,6 +19,7 @@ import mildtilt.findings.Severity;
 import mildtilt.findings.checks.Checks;
 import mildtilt.findings.checks.NotJudged;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.id.Id;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.shop.BenchSheet;
@@ -65,6 +67,14 @@ public record Analysis(
         List<Finding> findings,
         List<NotJudged> notJudged,
         Catalogue catalogue) {
+
+    /**
+     * Where an obstacle could be put instead, over the travel that is left; takes a second or two. Empty where it is not
+     * on the frame as a whole, or the wheels can't be assembled.
+     */
+    public Optional<FreeSpace> freeSpace(Id obstacle) {
+        return FreeSpace.of(travel.map(t -> t.held().held(job)).orElse(job), obstacle);
+    }
 
     /** With no catalogue to name parts of. */
     public static Analysis of(Job job) {

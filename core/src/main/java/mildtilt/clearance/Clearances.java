@@ -84,13 +84,19 @@ public final class Clearances {
 
     /** Only the gaps of the column's shafts and joints, the tightest first. */
     public static List<PairGap> ofShafts(Job job, SteeringTrain train) {
+        return of(
+                job,
+                train,
+                b -> b.sort() == Body.Sort.SHAFT || b.sort() == Body.Sort.STUB || b.sort() == Body.Sort.JOINT);
+    }
+
+    /** Only the gaps of some bodies, the tightest first. */
+    static List<PairGap> of(Job job, SteeringTrain train, Predicate<Body> about) {
         Clearances c = new Clearances(job, train);
         if (c.range.positions.isEmpty()) {
             return List.of();
         }
-        c.pair(
-                new Bodies(job),
-                b -> b.sort() == Body.Sort.SHAFT || b.sort() == Body.Sort.STUB || b.sort() == Body.Sort.JOINT);
+        c.pair(new Bodies(job), about);
         return c.near().stream().map(c::report).toList();
     }
 

@@ -54,7 +54,7 @@ public record Bounds(double minX, double minY, double minZ, double maxX, double 
      * No smaller gap than this can be between what two boxes hold, mm: below 0 the least move that parts the boxes
      * along an axis.
      */
-    double leastGap(Bounds o) {
+    public double leastGap(Bounds o) {
         double in = Math.min(
                 Math.min(o.maxX - minX, maxX - o.minX),
                 Math.min(Math.min(o.maxY - minY, maxY - o.minY), Math.min(o.maxZ - minZ, maxZ - o.minZ)));
@@ -63,6 +63,12 @@ public record Bounds(double minX, double minY, double minZ, double maxX, double 
 
     public Point middle() {
         return new Point((minX + maxX) / 2, (minY + maxY) / 2, (minZ + maxZ) / 2);
+    }
+
+    /** From the middle to the side that lies along an axis. @param along that axis, of length 1 */
+    public double toSide(Vector along) {
+        Vector half = size().times(0.5);
+        return Math.abs(along.x()) * half.x() + Math.abs(along.y()) * half.y() + Math.abs(along.z()) * half.z();
     }
 
     /** Length, width and height. */

@@ -40,6 +40,7 @@ public final class ObstaclesPane extends VBox {
     private final Workbench bench;
     private final Runnable takeScan;
     private final VBox list = new VBox();
+    private final FreeSpaceBox space;
 
     /**
      * @param sizes of the selected one, to stand below the list
@@ -50,7 +51,8 @@ public final class ObstaclesPane extends VBox {
         this.takeScan = takeScan;
         setId("obstacles-pane");
         getStyleClass().add("tab-pane-body");
-        VBox body = new VBox(adding(), list, sizes);
+        space = new FreeSpaceBox(bench);
+        VBox body = new VBox(adding(), list, sizes, space);
         body.getStyleClass().add("tab-body");
         list.getStyleClass().add("obstacle-list");
         getChildren().add(Wrap.tall(body));
@@ -198,6 +200,7 @@ public final class ObstaclesPane extends VBox {
             rows.add(again);
         }
         list.getChildren().setAll(rows);
+        space.refresh();
     }
 
     private String words(Obstacle o) {

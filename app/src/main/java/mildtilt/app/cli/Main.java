@@ -64,6 +64,7 @@ import picocli.CommandLine.Parameters;
             Main.PrintRules.class,
             Main.PrintCatalogue.class,
             Main.FindRoute.class,
+            RoomCommand.class,
             Main.CheckScan.class,
             Main.Make.class,
             TrialCommands.Sure.class,

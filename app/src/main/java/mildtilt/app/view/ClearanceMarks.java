@@ -11,18 +11,25 @@ import mildtilt.app.controls.ColorToken;
 import mildtilt.app.controls.Fonts;
 import mildtilt.app.draw.SheetView;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.clearance.FreeSpace;
 import mildtilt.clearance.PairGap;
 import mildtilt.drawing.Pen;
 import mildtilt.drawing.Sketch;
 import mildtilt.drawing.Stroke;
 import mildtilt.geometry.Point;
 import mildtilt.job.Element;
+import mildtilt.solid.Bounds;
 import mildtilt.units.Quantity;
 
 /**
  * What the clearance stage adds to an elevation: the route looked at, the gap looked at, what each thing in the way is.
  */
 final class ClearanceMarks {
+
+    /** A way shorter than that says nothing in a picture, px. */
+    private static final double SEEN = 3;
+
+    private static final double ACROSS = 6;
 
     private final Workbench bench;
     private final GraphicsContext g;
@@ -64,6 +71,38 @@ final class ClearanceMarks {
                         x,
                         y,
                         bench.selectionProperty().get().equals(Optional.of(e)) ? ColorToken.ACCENT : ColorToken.LINE,
+                        Fonts.text(12));
+            }
+        }
+    }
+
+    /** How far an obstacle may go each way in this elevation: a line from its middle, with a bar across its end. */
+    void room(Workbench.Room room, FigureWriter figures) {
+        Bounds at = room.thing().shape().solid().bounds();
+        Point middle = at.middle();
+        g.setStroke(ink.apply(ColorToken.ACCENT));
+        g.setLineWidth(1.6);
+        for (FreeSpace.Way w : FreeSpace.Way.values()) {
+            FreeSpace.Reach reach = room.space().way(w);
+            Point from = middle.plus(w.along().times(at.toSide(w.along())));
+            Point to = from.plus(w.along().times(reach.mm()));
+            double x = v.x(to) - v.x(from);
+            double y = v.y(to) - v.y(from);
+            double length = Math.hypot(x, y);
+            if (length < SEEN) {
+                continue;
+            }
+            g.setLineDashes(2, 4);
+            g.strokeLine(v.x(from), v.y(from), v.x(to), v.y(to));
+            g.setLineDashes();
+            if (reach.endsAt().isPresent()) {
+                double across = ACROSS / length;
+                g.strokeLine(v.x(to) - across * y, v.y(to) + across * x, v.x(to) + across * y, v.y(to) - across * x);
+                figures.beside(
+                        Quantity.length(reach.mm()).text(bench.lengthUnit()),
+                        v.x(to),
+                        v.y(to),
+                        ColorToken.ACCENT,
                         Fonts.text(12));
             }
         }

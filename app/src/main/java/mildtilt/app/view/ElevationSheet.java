@@ -99,6 +99,7 @@ final class ElevationSheet extends ColoredPane {
         bench.selectionProperty().addListener((_, _, _) -> redraw());
         bench.lengthUnitProperty().addListener((_, _, _) -> redraw());
         bench.ghostProperty().addListener((_, _, _) -> redraw());
+        bench.roomProperty().addListener((_, _, _) -> redraw());
         bench.shownGapProperty().addListener((_, _, _) -> redraw());
         bench.stageProperty().addListener((_, was, now) -> stage(was, now));
         bench.openedProperty().addListener((_, _, _) -> {
@@ -388,6 +389,7 @@ final class ElevationSheet extends ColoredPane {
             }
         }
         bench.shownGap().ifPresent(p -> marks.gap(p, figures));
+        bench.room().ifPresent(r -> marks.room(r, figures));
         if (large && bench.stageProperty().get() == WorkStage.CLEARANCE) {
             marks.names(sketch, figures);
         }

@@ -16,6 +16,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import mildtilt.catalogue.Catalogue;
+import mildtilt.clearance.FreeSpace;
 import mildtilt.clearance.PairGap;
 import mildtilt.clearance.bodies.VehicleSolids;
 import mildtilt.column.ColumnTrain;
@@ -30,6 +31,7 @@ import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.corner.WheelTravel;
+import mildtilt.obstacle.Obstacle;
 import mildtilt.parts.JobParts;
 import mildtilt.steer.position.AxlePose;
 import mildtilt.steer.position.SteeringInput;
@@ -65,6 +67,7 @@ public final class Workbench implements AutoCloseable {
     private final ObjectProperty<Catalogue> catalogue = new SimpleObjectProperty<>(CatalogueFile.shipped());
     private final ObjectProperty<SideTab> sideTab = new SimpleObjectProperty<>(SideTab.FINDINGS);
     private final ObjectProperty<Optional<Ghost>> ghost = new SimpleObjectProperty<>(Optional.empty());
+    private final ObjectProperty<Optional<Room>> room = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Optional<PairGap>> shownGap = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Message> message = new SimpleObjectProperty<>(new Message("", false));
     private final ObjectProperty<MakeSheet> makeSheet = new SimpleObjectProperty<>(MakeSheet.CUT_LIST);
@@ -237,6 +240,23 @@ public final class Workbench implements AutoCloseable {
     /** The ghost, as long as the job is the one it was found for. */
     public Optional<List<Point>> ghost() {
         return ghost.get().filter(g -> g.of == job()).map(Ghost::points);
+    }
+
+    /** How far an obstacle may go, as found. @param of the job it was found for */
+    public record Room(Job of, Obstacle thing, FreeSpace space) {}
+
+    public ObjectProperty<Optional<Room>> roomProperty() {
+        return room;
+    }
+
+    /** The room of the selected obstacle, as long as the job is the one it was found for. */
+    public Optional<Room> room() {
+        return room.get()
+                .filter(r -> r.of == job()
+                        && selection
+                                .get()
+                                .equals(Optional.of(new Element.InTheWay(
+                                        job().surroundings().obstacles().indexOf(r.thing)))));
     }
 
     /** A pair whose smallest gap is being looked at. */
