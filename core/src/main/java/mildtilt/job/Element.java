@@ -190,6 +190,7 @@ public sealed interface Element {
                                 JobPoints.hasInnerPivots(axle(job))
                                         ? Stream.of(new InnerPivot(Side.LEFT))
                                         : Stream.of())
+                        .distinct()
                         .toList();
             case TieRods _ ->
                 JobPoints.hasInnerPivots(axle(job))

@@ -39,7 +39,7 @@ final class FreeSpaceBox extends VBox {
     void refresh() {
         getChildren().clear();
         selected().ifPresent(o -> {
-            Label head = new Label("Where can it go?");
+            Label head = new Label("Where can " + o.name() + " go?");
             head.getStyleClass().add("sub-head");
             getChildren().add(head);
             if (!FreeSpace.canBeAsked(o)) {
@@ -107,16 +107,20 @@ final class FreeSpaceBox extends VBox {
 
     private void show(Obstacle o, FreeSpace s) {
         if (!s.isFree()) {
+            String near = "Over the whole range it comes too near to "
+                    + s.way(FreeSpace.Way.UP).endsAt().orElse("something");
             getChildren()
                     .add(Wrap.text(
                             s.places().isEmpty()
-                                    ? "It is too near to something, and no free place is within half a metre of it."
-                                    : "It is too near to something. The nearest free places:",
+                                    ? near + ", and no free place is within half a metre."
+                                    : near + ". The nearest free places:",
                             "step"));
         }
         for (int i = 0; i < s.places().size(); i++) {
             FreeSpace.Place place = s.places().get(i);
             Button move = new Button("Move it " + place.words().text(bench.lengthUnit()));
+            move.setWrapText(true);
+            move.setMinHeight(USE_PREF_SIZE);
             move.setId("move-to-place-" + i);
             move.setOnAction(_ -> bench.edit("Move " + o.name(), j -> place.take(j, o.id())));
             getChildren().add(move);

@@ -52,7 +52,7 @@ public final class ObstaclesPane extends VBox {
         setId("obstacles-pane");
         getStyleClass().add("tab-pane-body");
         space = new FreeSpaceBox(bench);
-        VBox body = new VBox(adding(), list, sizes, space);
+        VBox body = new VBox(adding(), list, space, sizes);
         body.getStyleClass().add("tab-body");
         list.getStyleClass().add("obstacle-list");
         getChildren().add(Wrap.tall(body));
