@@ -26,6 +26,7 @@ import mildtilt.app.workbench.WorkStage;
 import mildtilt.clearance.PairGap;
 import mildtilt.findings.Fault;
 import mildtilt.geometry.Point;
+import mildtilt.geometry.Vector;
 import mildtilt.io.jobfile.DemoJob;
 import mildtilt.io.papers.PapersFiles;
 import mildtilt.job.Element;
@@ -139,6 +140,31 @@ class ClearanceStageTest {
         }
         assertThat(job()).isEqualTo(DemoJob.MARSH_CARRIER.job());
         app.settle();
+    }
+
+    /** A bracket in the tyre's way is put where there is room; then it says how far it may go from there. */
+    @Test
+    void bracketIsPutWhereThereIsRoom(FxRobot robot) {
+        robot.interact(() -> {
+            app.bench.open(DemoJob.MARSH_CARRIER.job(), Optional.empty());
+            app.bench.stageProperty().set(WorkStage.CLEARANCE);
+        });
+        tab(robot, SideTab.OBSTACLES);
+        app.settle();
+        int bracket = all().stream().map(Obstacle::name).toList().indexOf("tray bracket");
+        row(robot, bracket);
+        AppWindow.press(robot, "#look-for-space");
+        AppWindow.untilSays(robot, "#free-space", "too near to left tyre");
+        Obstacle before = all().get(bracket);
+        AppWindow.press(robot, "#move-to-place-0");
+        assertThat(all().get(bracket)).isEqualTo(before.withShape(before.shape().shifted(new Vector(0, -30, 0))));
+        app.settle();
+        AppWindow.press(robot, "#look-for-space");
+        AppWindow.untilSays(robot, "#free-space", "to the right");
+        assertThat(app.bench.room().orElseThrow().space().isFree()).isTrue();
+        robot.interact(() -> app.bench.undo());
+        assertThat(app.bench.room()).isEmpty();
+        assertThat(job()).isEqualTo(DemoJob.MARSH_CARRIER.job());
     }
 
     /** Cycled by hand in the workshop: at straight ahead and at both locks, up and down, until something ends it. */

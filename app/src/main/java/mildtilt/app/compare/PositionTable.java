@@ -161,7 +161,7 @@ final class PositionTable extends VBox {
         s.hands().ifPresent(this::hands);
         s.effort()
                 .ifPresent(e -> line(
-                        e.gear().unit() == Unit.FORCE ? "Along the rack, parked" : "Torque of gear's arm, parked",
+                        e.gear().unit() == Unit.FORCE ? "Rack force, parked" : "Arm torque, parked",
                         "",
                         e.gear().text(bench.lengthUnit())));
         s.kickBack().ifPresent(this::kickBack);
@@ -200,12 +200,9 @@ final class PositionTable extends VBox {
     private void kickBack(KickBack k) {
         KickBack.Wheel l = k.wheel(Side.LEFT);
         KickBack.Wheel r = k.wheel(Side.RIGHT);
-        line(
-                "Wheel " + Quantity.length(l.rise()).text(bench.lengthUnit()) + " higher turns hands",
-                way(l.turn().map(Quantity::angle)),
-                way(r.turn().map(Quantity::angle)));
-        line("Wheel hit with its load pulls", pull(l, KickBack.Pull::blow), pull(r, KickBack.Pull::blow));
-        line("Braked alone, it pulls", pull(l, KickBack.Pull::braked), pull(r, KickBack.Pull::braked));
+        line("Hands, one bump", way(l.turn().map(Quantity::angle)), way(r.turn().map(Quantity::angle)));
+        line("Hands, wheel hit", pull(l, KickBack.Pull::blow), pull(r, KickBack.Pull::blow));
+        line("Hands, one brake", pull(l, KickBack.Pull::braked), pull(r, KickBack.Pull::braked));
     }
 
     private String pull(KickBack.Wheel w, Function<KickBack.Pull, Double> which) {
@@ -214,16 +211,15 @@ final class PositionTable extends VBox {
 
     /** Its size, and an arrow the way it goes. */
     private String way(Optional<Quantity> q) {
-        return q.map(x -> new Quantity(Math.abs(x.value()), x.unit()).text(bench.lengthUnit())
-                        + (x.value() >= 0 ? " left" : " right"))
+        return q.map(x -> (x.value() >= 0 ? "← " : "→ ")
+                        + new Quantity(Math.abs(x.value()), x.unit()).text(bench.lengthUnit()))
                 .orElse("–");
     }
 
     private void drivePull(DrivePull d) {
         for (DrivePull.Row at : d.rows()) {
             line(
-                    "Drive pulls the rim at "
-                            + Quantity.angle(at.steeringWheelDeg()).text(bench.lengthUnit()),
+                    "Drive pulls, " + Quantity.angle(at.steeringWheelDeg()).text(bench.lengthUnit()),
                     "",
                     way(Optional.of(Quantity.force(at.pull()))));
         }
@@ -258,12 +254,12 @@ final class PositionTable extends VBox {
                             "",
                             Quantity.force(e.row().returning()).text(bench.lengthUnit()));
                     line(
-                            "… with trail, in a 0.3 g bend",
+                            "… in a bend, 0.3 g",
                             "",
                             Quantity.force(e.row().inBend()).text(bench.lengthUnit()));
                     e.rodForce()
                             .forEach((rod, n) -> line(
-                                    "Force in the " + rod.label(),
+                                    capital(rod.label()) + " force",
                                     "",
                                     Quantity.force(n).text(bench.lengthUnit())));
                 });
