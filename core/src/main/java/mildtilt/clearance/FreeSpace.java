@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.PriorityQueue;
-import java.util.Set;
 import java.util.stream.Stream;
 import mildtilt.clearance.bodies.Bodies;
 import mildtilt.clearance.bodies.Body;
@@ -17,6 +16,7 @@ import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Vector;
 import mildtilt.id.Id;
 import mildtilt.job.Job;
+import mildtilt.obstacle.AntiRollBar;
 import mildtilt.obstacle.CarriedShape;
 import mildtilt.obstacle.Carrier;
 import mildtilt.obstacle.Obstacle;
@@ -132,9 +132,14 @@ public record FreeSpace(boolean isFree, Map<Way, Reach> ways, List<Place> places
         return Objects.requireNonNull(ways.get(w));
     }
 
-    /** Whether this is asked of it: what is fixed to the frame as a whole. */
+    /**
+     * Whether this is asked of it: what is fixed to the frame as a whole, and an anti-roll bar in bushes there, which is moved
+     * with its drop links.
+     */
     public static boolean canBeAsked(Obstacle o) {
-        return o.carriers().equals(Set.of(Carrier.FRAME)) && !(o.shape() instanceof CarriedShape);
+        return o.shape() instanceof CarriedShape
+                ? o.shape() instanceof AntiRollBar b && b.on() == Carrier.FRAME
+                : o.carrier() == Carrier.FRAME;
     }
 
     /**
@@ -152,7 +157,22 @@ public record FreeSpace(boolean isFree, Map<Way, Reach> ways, List<Place> places
                 .map(o -> new Search(job, o, range).found());
     }
 
-    private record Blocker(Body body, double need, List<Solid> places, Bounds all) {}
+    /**
+     * One place of something.
+     *
+     * @param position of the range; −1 where it is there in all of them
+     * @param column how the steering wheel is set; −1 likewise
+     */
+    private record Stand(int position, int column, Solid solid) {
+
+        /** Whether both can be there at once. */
+        boolean meets(Stand o) {
+            return (position < 0 || o.position < 0 || position == o.position)
+                    && (column < 0 || o.column < 0 || column == o.column);
+        }
+    }
+
+    private record Blocker(Body body, double need, List<Stand> places, Bounds all) {}
 
     /** The least margin of the thing shifted, and whose it is. */
     private record Margin(double mm, String name) {}
@@ -162,7 +182,7 @@ public record FreeSpace(boolean isFree, Map<Way, Reach> ways, List<Place> places
         private final Obstacle thing;
         private final Body body;
         private final SweptPositions range;
-        private final List<Solid> own = new ArrayList<>();
+        private final List<Stand> own = new ArrayList<>();
         private final List<Blocker> blockers = new ArrayList<>();
 
         Search(Job job, Obstacle thing, SweptPositions range) {
@@ -182,13 +202,16 @@ public record FreeSpace(boolean isFree, Map<Way, Reach> ways, List<Place> places
             }
         }
 
-        private List<Solid> places(Body b) {
+        private List<Stand> places(Body b) {
             BodyOverRange over = new BodyOverRange(b, range);
-            List<Solid> all = new ArrayList<>();
+            List<Stand> all = new ArrayList<>();
             for (int p = 0; p < (b.onPose() ? range.positions.size() : 1); p++) {
                 for (int c = 0; c < (b.onColumn() ? range.columns.size() : 1); c++) {
                     for (int k = 0; k < (b.onPart() ? range.parts.length : 1); k++) {
-                        all.add(over.solid(p, c, b.onPart() ? k : range.parts.length / 2));
+                        all.add(new Stand(
+                                b.onPose() ? p : -1,
+                                b.onColumn() ? c : -1,
+                                over.solid(p, c, b.onPart() ? k : range.parts.length / 2)));
                     }
                 }
             }
@@ -209,8 +232,11 @@ public record FreeSpace(boolean isFree, Map<Way, Reach> ways, List<Place> places
             if (!moves && !stands) {
                 return;
             }
-            List<Solid> places = places(b);
-            Bounds all = places.stream().map(Solid::bounds).reduce(Bounds::with).orElseThrow();
+            List<Stand> places = places(b);
+            Bounds all = places.stream()
+                    .map(x -> x.solid.bounds())
+                    .reduce(Bounds::with)
+                    .orElseThrow();
             Vector here = new Vector(0, 0, 0);
             Blocker touched = new Blocker(b, 0, places, all);
             double apart = stands ? of(touched, here, SLACK) : SLACK;
@@ -322,15 +348,15 @@ public record FreeSpace(boolean isFree, Map<Way, Reach> ways, List<Place> places
         }
 
         private double tooNear(Blocker b, Vector shift) {
-            for (Solid mine : own) {
-                Solid there = mine.moved(RigidMove.by(shift));
+            for (Stand mine : own) {
+                Solid there = mine.solid.moved(RigidMove.by(shift));
                 if (b.all.leastGap(there.bounds()) >= b.need) {
                     continue;
                 }
-                for (Solid place : b.places) {
-                    if (place.bounds().leastGap(there.bounds()) < b.need) {
-                        double lacking =
-                                b.need - Gaps.between(there, place, b.need).mm();
+                for (Stand place : b.places) {
+                    if (mine.meets(place) && place.solid.bounds().leastGap(there.bounds()) < b.need) {
+                        double lacking = b.need
+                                - Gaps.between(there, place.solid, b.need).mm();
                         if (lacking > SETTLED) {
                             return lacking;
                         }
@@ -363,16 +389,16 @@ public record FreeSpace(boolean isFree, Map<Way, Reach> ways, List<Place> places
         /** @param enough a margin from which on none is wanted */
         private double of(Blocker b, Vector shift, double enough) {
             double least = enough;
-            for (Solid mine : own) {
-                Solid there = mine.moved(RigidMove.by(shift));
+            for (Stand mine : own) {
+                Solid there = mine.solid.moved(RigidMove.by(shift));
                 if (b.all.leastGap(there.bounds()) - b.need >= least) {
                     continue;
                 }
-                for (Solid place : b.places) {
-                    if (place.bounds().leastGap(there.bounds()) - b.need < least) {
+                for (Stand place : b.places) {
+                    if (mine.meets(place) && place.solid.bounds().leastGap(there.bounds()) - b.need < least) {
                         least = Math.min(
                                 least,
-                                Gaps.between(there, place, least + b.need).mm() - b.need);
+                                Gaps.between(there, place.solid, least + b.need).mm() - b.need);
                     }
                 }
             }

@@ -14,6 +14,7 @@ import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Shape;
 import mildtilt.solid.Gaps;
 import mildtilt.steer.position.SteeringTrain;
+import mildtilt.travel.CarriedStart;
 import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.Test;
 
@@ -141,6 +142,27 @@ class FreeSpaceTest {
                 .mapToDouble(p -> -p.margin())
                 .max()
                 .orElse(0);
+    }
+
+    /** A bar whose arms and links go along with the wheels: as far as it may go, every gap of the whole range is kept. */
+    @Test
+    void antiRollBarIsMovedWithAllThatItSweeps() {
+        Job bare = DemoJob.GARDEN_SHUTTLE.job();
+        Obstacle bar = CarriedStart.ANTI_ROLL_BAR.on(bare).orElseThrow();
+        Job job = bare.editSurroundings(s -> s.with(bar));
+        assertThat(FreeSpace.canBeAsked(bar)).isTrue();
+        FreeSpace s = of(job, bar.name());
+        assertThat(s.isFree()).isTrue();
+        int ended = 0;
+        for (Way w : Way.values()) {
+            if (s.way(w).endsAt().isPresent()) {
+                ended++;
+                assertThat(margin(job, w.along().times(s.way(w).mm())))
+                        .as(w.label())
+                        .isGreaterThan(-0.3);
+            }
+        }
+        assertThat(ended).isGreaterThan(1);
     }
 
     @Test

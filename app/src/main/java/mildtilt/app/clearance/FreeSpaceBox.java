@@ -45,7 +45,8 @@ final class FreeSpaceBox extends VBox {
             if (!FreeSpace.canBeAsked(o)) {
                 getChildren()
                         .add(Wrap.text(
-                                "Asked of what is fixed to the frame as a whole. This moves with what it is fixed to.",
+                                "Asked of what is fixed to the frame as a whole, and of anti-roll bars. This moves with what it is "
+                                        + "fixed to.",
                                 "hint"));
                 return;
             }
