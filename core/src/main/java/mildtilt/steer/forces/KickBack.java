@@ -70,9 +70,13 @@ public record KickBack(Map<Side, Wheel> wheels) {
 
     /** Empty without an axle, and where it can't stand straight ahead. */
     public static Optional<KickBack> of(SteeringTrain train, Job job) {
+        return of(train, job, Math.min(RISE, job.vehicle().bump()));
+    }
+
+    /** @param rise how much higher one wheel goes than the other, mm */
+    public static Optional<KickBack> of(SteeringTrain train, Job job, double rise) {
         return SmallTurn.at(train, 0).map(t -> {
             Map<Side, Wheel> all = new EnumMap<>(Side.class);
-            double rise = Math.min(RISE, job.vehicle().bump());
             for (Side side : Side.values()) {
                 all.put(side, new Wheel(rise, turn(train, t, side, rise), pull(t, job, side)));
             }

@@ -20,6 +20,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mildtilt.analysis.Analysis;
 import mildtilt.column.RandomColumns;
+import mildtilt.geometry.Side;
 import mildtilt.io.JobFileException;
 import mildtilt.io.Numbers;
 import mildtilt.io.json.AnalysisJson;
@@ -27,6 +28,7 @@ import mildtilt.job.Job;
 import mildtilt.job.TrialLog;
 import mildtilt.linkage.corner.WheelTravel;
 import mildtilt.obstacle.Shape;
+import mildtilt.steer.forces.KickBack;
 import mildtilt.steer.position.Grid;
 import mildtilt.steer.position.SteeringInput;
 import mildtilt.steer.position.SteeringTrain;
@@ -84,6 +86,7 @@ class ScaledAndMirroredTest {
             // It is taken over a mm either way, which is half a mm of the vehicle that is half as large.
             ((ObjectNode) expected.get("linkage")).put("roll_steer_deg_per_deg", rollSteer(alone, 0.5));
         }
+        kickBackOfHalfABump(alone, expected.at("/linkage/kick_back"));
         JsonNode large =
                 printed(Numbers.times(file, ScaledAndMirroredTest::twice).toString(), places(demo, 2, false));
         for (String part : List.of("column", "linkage", "bench", "positions")) {
@@ -102,6 +105,18 @@ class ScaledAndMirroredTest {
                 near(pair, gap, twice.get(pair), 0.1);
             }
         });
+    }
+
+    /** One wheel goes as much higher on the large vehicle as on the small one: half as much of what it is. */
+    private static void kickBackOfHalfABump(Job small, JsonNode expected) {
+        SteeringTrain train = new SteeringTrain(small);
+        double rise = Math.min(KickBack.RISE, 2 * small.vehicle().bump());
+        KickBack half = KickBack.of(train, small, rise / 2).orElseThrow();
+        for (Side side : Side.values()) {
+            ObjectNode wheel = (ObjectNode) expected.get(side.code());
+            wheel.put("higher_mm", rise);
+            half.wheel(side).turn().ifPresent(deg -> wheel.put("turns_steering_wheel_deg", deg));
+        }
     }
 
     private static double rollSteer(Job job, double step) {
@@ -203,7 +218,7 @@ class ScaledAndMirroredTest {
     private static double figureTwice(String key) {
         return switch (key) {
             case "stress_mpa", "stress_for_1_kn_mpa" -> 0.25;
-            case "torque_nmm", "bending_nmm", "wheel_torque_nmm" -> 2;
+            case "torque_nmm", "bending_nmm", "wheel_torque_nmm", "gear_arm_parked_worst_nmm" -> 2;
             case "buckling_margin",
                     "yield_margin",
                     "side_load_n",
