@@ -294,6 +294,22 @@ class ClearanceStageTest {
         assertThat(all().get(bracket).shape().points().getFirst().x()).isLessThan(was.x());
     }
 
+    /** Nothing that is drawn anew on the way may keep the parts of the job before as those of the new one. */
+    @Test
+    void anotherJobIsDrawnWhileAGapIsShown(FxRobot robot) {
+        tab(robot, SideTab.GAPS);
+        AppWindow.press(robot, "#gap-0");
+        assertThat(app.bench.shownGap()).isPresent();
+        robot.interact(() -> app.bench.open(DemoJob.BOG_TENDER.job(), Optional.empty()));
+        int obstacles = job().surroundings().obstacles().size();
+        assertThat(app.bench.sketch().strokes())
+                .extracting(x -> x.element().orElse(null))
+                .filteredOn(Element.InTheWay.class::isInstance)
+                .isNotEmpty()
+                .allMatch(e -> ((Element.InTheWay) e).index() < obstacles);
+        app.settle();
+    }
+
     @Test
     void pressingAGapGoesToItsPosition(FxRobot robot) {
         tab(robot, SideTab.GAPS);

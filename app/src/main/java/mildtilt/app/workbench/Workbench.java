@@ -511,8 +511,9 @@ public final class Workbench implements AutoCloseable {
     }
 
     private void put(Job j) {
-        train = new SteeringTrain(j);
+        // What is drawn anew for that is still the job before: its parts must not be kept as this one's.
         shownGap.set(Optional.empty());
+        train = new SteeringTrain(j);
         job.set(j);
         hands.set(within(hands.get()));
         requestAnalysis();
