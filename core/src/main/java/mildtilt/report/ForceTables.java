@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import mildtilt.geometry.Side;
 import mildtilt.steer.SteerFigures;
+import mildtilt.steer.forces.BarJam;
 import mildtilt.steer.forces.DrivePull;
 import mildtilt.steer.forces.Effort;
 import mildtilt.steer.forces.KickBack;
@@ -26,6 +27,7 @@ public final class ForceTables {
         List<List<Cell>> rows = new ArrayList<>();
         s.effort().ifPresent(e -> effort(rows, e));
         s.barJam()
+                .filter(BarJam::canJam)
                 .ifPresent(j -> row(
                         rows,
                         Phrase.of("Friction that jams the shuttle on its bar"),

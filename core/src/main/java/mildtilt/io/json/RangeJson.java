@@ -11,6 +11,7 @@ import mildtilt.geometry.Side;
 import mildtilt.shop.PartLoad;
 import mildtilt.steer.ArmMatch;
 import mildtilt.steer.SteerFigures;
+import mildtilt.steer.forces.BarJam;
 import mildtilt.steer.forces.DrivePull;
 import mildtilt.steer.forces.Effort;
 import mildtilt.steer.forces.KickBack;
@@ -52,7 +53,7 @@ final class RangeJson {
         s.effort().ifPresent(e -> o.set("effort", effort(e)));
         s.kickBack().ifPresent(k -> o.set("kick_back", kickBack(k)));
         s.drivePull().ifPresent(d -> o.set("drive_pull", drivePull(d)));
-        s.barJam().ifPresent(j -> {
+        s.barJam().filter(BarJam::canJam).ifPresent(j -> {
             ObjectNode jam = o.putObject("shuttle_jams");
             number(jam, "at_friction", j.friction());
             number(jam, "steering_wheel_deg", j.steeringWheelDeg());

@@ -10,10 +10,15 @@ import mildtilt.steer.position.SteeringTrain;
 /**
  * Where a shuttle comes nearest to jamming on its bar, over the lock at ride height.
  *
- * @param friction the least at which the push of the short link alone jams it ({@link BarFriction})
+ * @param friction the least at which the push of the short link alone jams it ({@link BarFriction}); infinite where none does
  * @param steeringWheelDeg where that is
  */
 public record BarJam(double friction, double steeringWheelDeg) {
+
+    /** Whether any friction would jam it: not where the short link pulls along the bar itself. */
+    public boolean canJam() {
+        return Double.isFinite(friction);
+    }
 
     /** Empty where no shuttle slides, or its bushes are not known. @param lockRight steering wheel there, degrees */
     public static Optional<BarJam> of(SteeringTrain train, double lockRight, double lockLeft) {
