@@ -69,8 +69,8 @@ public record Analysis(
         Catalogue catalogue) {
 
     /**
-     * Where an obstacle could be put instead, over the travel that is left; takes a second or two. Empty where it is not
-     * on the frame as a whole, or the wheels can't be assembled.
+     * Where an obstacle could be put instead, over the travel that is left; takes a second or two. Empty where it is
+     * not on the frame as a whole, or the wheels can't be assembled.
      */
     public Optional<FreeSpace> freeSpace(Id obstacle) {
         return FreeSpace.of(travel.map(t -> t.held().held(job)).orElse(job), obstacle);

@@ -277,7 +277,8 @@ public enum Headline {
             Unit.FORCE,
             LOWER,
             "Less than hands hold by surprise: under 250 N.",
-            "Pull at the rim as one wheel, straight ahead, is pushed back with its own load: a hole, a rut. The harder side.",
+            "Pull at the rim as one wheel, straight ahead, is pushed back with its own load: a hole, a rut. The "
+                    + "harder side.",
             steering(s -> s.kickBack().flatMap(KickBack::worstBlow)),
             LINKAGE),
     BUCKLING(

@@ -33,9 +33,9 @@ import mildtilt.units.Quantity;
  * wherever steering, travel and the wheel's adjustment take that; and, where it is too near already, the nearest places
  * that are free.
  *
- * <p>A thing that is moved by so much comes nearer by no more than that. So it is moved by what is left of its least gap,
- * again and again, until nothing is left: no place is stepped over. What moves is looked at on the grid of the range, and
- * at the end of the way once more as finely as the gaps are.
+ * <p>A thing that is moved by so much comes nearer by no more than that. So it is moved by what is left of its least
+ * gap, again and again, until nothing is left: no place is stepped over. What moves is looked at on the grid of the
+ * range, and at the end of the way once more as finely as the gaps are.
  *
  * @param isFree whether it keeps every gap where it is
  * @param ways how far it may go along each axis, from where it is
@@ -133,8 +133,8 @@ public record FreeSpace(boolean isFree, Map<Way, Reach> ways, List<Place> places
     }
 
     /**
-     * Whether this is asked of it: what is fixed to the frame as a whole, and an anti-roll bar in bushes there, which is moved
-     * with its drop links.
+     * Whether this is asked of it: what is fixed to the frame as a whole, and an anti-roll bar in bushes there, which
+     * is moved with its drop links.
      */
     public static boolean canBeAsked(Obstacle o) {
         return o.shape() instanceof CarriedShape
@@ -219,8 +219,8 @@ public record FreeSpace(boolean isFree, Map<Way, Reach> ways, List<Place> places
         }
 
         /**
-         * What moves keeps the gap that is wanted, and what is hot keeps it to what stands still, too; what else stands still
-         * may be touched.
+         * What moves keeps the gap that is wanted, and what is hot keeps it to what stands still, too; what else
+         * stands still may be touched.
          */
         private void blocker(Body b) {
             boolean moves = PairsToCheck.matters(body, b);
@@ -331,8 +331,8 @@ public record FreeSpace(boolean isFree, Map<Way, Reach> ways, List<Place> places
         }
 
         /**
-         * By how much it is too near to the first thing found that it is too near to: so far it has to go at the least. What
-         * was in the way last is looked at first.
+         * By how much it is too near to the first thing found that it is too near to: so far it has to go at the
+         * least. What was in the way last is looked at first.
          */
         private double tooNear(Vector shift) {
             for (int i = 0; i < blockers.size(); i++) {

@@ -78,7 +78,10 @@ class FreeSpaceTest {
         assertThat(s.way(Way.AHEAD).endsAt()).contains("post");
     }
 
-    /** Beside the moving tyre every way ends where the gap that is wanted begins, and not before: by the gaps' own search. */
+    /**
+     * Beside the moving tyre every way ends where the gap that is wanted begins, and not before: by the gaps' own
+     * search.
+     */
     @Test
     void waysEndWhereTheWantedGapBegins() {
         Job job = with(Obstacle.fixed("box", new Shape.Box(new Point(-520, -250, 620), 120, 120, 120)));
@@ -144,7 +147,9 @@ class FreeSpaceTest {
                 .orElse(0);
     }
 
-    /** A bar whose arms and links go along with the wheels: as far as it may go, every gap of the whole range is kept. */
+    /**
+     * A bar whose arms and links go along with the wheels: as far as it may go, every gap of the whole range is kept.
+     */
     @Test
     void antiRollBarIsMovedWithAllThatItSweeps() {
         Job bare = DemoJob.GARDEN_SHUTTLE.job();

@@ -45,7 +45,8 @@ final class FreeSpaceBox extends VBox {
             if (!FreeSpace.canBeAsked(o)) {
                 getChildren()
                         .add(Wrap.text(
-                                "Asked of what is fixed to the frame as a whole, and of anti-roll bars. This moves with what it is "
+                                "Asked of what is fixed to the frame as a whole, and of anti-roll bars. This "
+                                        + "moves with what it is "
                                         + "fixed to.",
                                 "hint"));
                 return;
@@ -71,7 +72,8 @@ final class FreeSpaceBox extends VBox {
         getChildren()
                 .addAll(
                         Wrap.text(
-                                "How far it may go each way over the whole range of steering and travel, and the nearest "
+                                "How far it may go each way over the whole range of steering and travel, and the "
+                                        + "nearest "
                                         + "free places if it is too near to something.",
                                 "hint"),
                         look);

@@ -28,8 +28,8 @@ import picocli.CommandLine.Parameters;
 @Command(
         name = "room",
         mixinStandardHelpOptions = true,
-        description =
-                "Says how far obstacles on the frame may go each way, and the nearest free places of those that are too near, as JSON.")
+        description = "Says how far obstacles on the frame may go each way, and the nearest free places of those that "
+                + "are too near, as JSON.")
 final class RoomCommand implements Callable<Integer> {
     @Parameters(index = "0", paramLabel = "FILE", description = "a job file")
     private Path file = Path.of("");
@@ -79,10 +79,9 @@ final class RoomCommand implements Callable<Integer> {
                 rooms.put(
                         o,
                         analysis.freeSpace(o.id())
-                                .orElseThrow(
-                                        () -> new JobFileException(
-                                                file.getFileName()
-                                                        + ": the wheels can't be assembled, so nothing is known of the space they leave.")));
+                                .orElseThrow(() -> new JobFileException(file.getFileName()
+                                        + ": the wheels can't be assembled, so nothing is known "
+                                        + "of the space they leave.")));
             }
             Main.print(RoomJson.write(rooms));
             return 0;
@@ -94,17 +93,17 @@ final class RoomCommand implements Callable<Integer> {
 
     private void refuseWrong(List<Obstacle> asked) throws JobFileException {
         if (asked.isEmpty()) {
-            throw new JobFileException(
-                    file.getFileName()
-                            + (which.isPresent()
-                                    ? ": there is no obstacle \"" + which.get() + "\"."
-                                    : ": there is no obstacle on the frame. Ask of something new with --at and --box, --ball or --bar."));
+            throw new JobFileException(file.getFileName()
+                    + (which.isPresent()
+                            ? ": there is no obstacle \"" + which.get() + "\"."
+                            : ": there is no obstacle on the frame. Ask of something new with --at and "
+                                    + "--box, --ball or --bar."));
         }
         for (Obstacle o : asked) {
             if (!FreeSpace.canBeAsked(o)) {
-                throw new JobFileException(
-                        "\"" + o.name()
-                                + "\" moves with what it is fixed to; only what is on the frame as a whole can be put elsewhere.");
+                throw new JobFileException("\"" + o.name()
+                        + "\" moves with what it is fixed to; only what is on the frame as a whole can be "
+                        + "put elsewhere.");
             }
         }
     }

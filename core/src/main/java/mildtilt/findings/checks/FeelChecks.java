@@ -76,13 +76,16 @@ final class FeelChecks {
                         new Element.Relay(),
                         Phrase.of(
                                 (jams ? "The shuttle jams on its bar: " : "The shuttle is near to jamming on its bar: ")
-                                        + "with its bushes {0} apart a friction of {1} is enough, at {2} of steering wheel; {3} is given.",
+                                        + "with its bushes {0} apart a friction of {1} is enough, at {2} of "
+                                        + "steering wheel; {3} is given.",
                                 Quantity.length(bar.span()),
                                 Quantity.friction(jam.friction()),
                                 Quantity.angle(jam.steeringWheelDeg()),
                                 Quantity.friction(bar.friction())),
-                        "The short link pulls beside the bar and so tips the shuttle: its bushes press on the bar and hold it, the "
-                                + "harder the harder it is pulled. Dirt, rust and dry bushes double friction. Wider bushes, or a link "
+                        "The short link pulls beside the bar and so tips the shuttle: its bushes press on the bar "
+                                + "and hold it, the "
+                                + "harder the harder it is pulled. Dirt, rust and dry bushes double friction. "
+                                + "Wider bushes, or a link "
                                 + "that pulls nearer to the bar's line, cure it."
                                 + (jams ? " The forces given are without this friction." : ""),
                         wider(bar))
@@ -137,10 +140,13 @@ final class FeelChecks {
                         Severity.LOOK,
                         new Element.Knuckles(),
                         Phrase.of(
-                                "In a bend of 0.3 g the steering turns itself further in: at {0} of steering wheel with {1} at the rim.",
+                                "In a bend of 0.3 g the steering turns itself further in: at {0} of steering "
+                                        + "wheel with {1} at the rim.",
                                 Quantity.angle(e.leastInBendAt()), Quantity.force(-e.leastInBend())),
-                        "Weight and trail together should bring the wheels back. So far round, the trail of one wheel has gone to the "
-                                + "other side. More caster, or less lock, helps; on grip the tyre's own trail helps a little too.",
+                        "Weight and trail together should bring the wheels back. So far round, the trail of one "
+                                + "wheel has gone to the "
+                                + "other side. More caster, or less lock, helps; on grip the tyre's own trail "
+                                + "helps a little too.",
                         List.of())
                 .at(e.leastInBendAt(), 0, 0));
     }
@@ -163,9 +169,10 @@ final class FeelChecks {
                                 + (turn > 0 ? "left" : "right") + " by itself.",
                         Quantity.length(wheel.rise()),
                         Quantity.angle(Math.abs(turn))),
-                Phrase.of(
-                        "The tyres hold both wheels on their way, so that what the travel does to the rods comes out at the hands. It has "
-                                + "the same cause as bump steer or roll steer, and the same cure: rods whose ends swing as the wheels do."),
+                Phrase.of("The tyres hold both wheels on their way, so that what the travel does to the rods comes "
+                        + "out at the hands. It has "
+                        + "the same cause as bump steer or roll steer, and the same cure: rods whose ends "
+                        + "swing as the wheels do."),
                 List.of()));
     }
 
@@ -182,14 +189,16 @@ final class FeelChecks {
                         "blow",
                         Phrase.of(
                                 "The " + side.label()
-                                        + " wheel pushed back with its own load pulls {0} out of the hands; braked alone with half of it, {1}. The limit is {2}.",
+                                        + " wheel pushed back with its own load pulls {0} out of the hands; "
+                                        + "braked alone with half of it, {1}. The limit is {2}.",
                                 Quantity.force(Math.abs(p.blow())),
                                 Quantity.force(Math.abs(p.braked())),
                                 Quantity.force(limit)),
-                        Phrase.of(
-                                "A hole, a rut or a brake that grabs turns the steering wheel against the driver's thumbs. The lever is "
-                                        + "the distance of wheel centre (blow) or contact point (brake) from the steer axis; less of it, a "
-                                        + "slower gear or a steering damper eases it."),
+                        Phrase.of("A hole, a rut or a brake that grabs turns the steering wheel against the "
+                                + "driver's thumbs. The lever is "
+                                + "the distance of wheel centre (blow) or contact point (brake) from the "
+                                + "steer axis; less of it, a "
+                                + "slower gear or a steering damper eases it."),
                         List.of()));
     }
 
@@ -222,8 +231,10 @@ final class FeelChecks {
                                 Quantity.angle(
                                         Objects.requireNonNull(worst.bentDeg().get(most))),
                                 Quantity.force(limit)),
-                        "Each driven wheel pulls with 0.3 of its load. A bent joint turns the knuckle as well as the wheel. Shafts "
-                                + "nearer to straight, a steer axis nearer to the wheel's centre and less drive at lock ease it.",
+                        "Each driven wheel pulls with 0.3 of its load. A bent joint turns the knuckle as well as "
+                                + "the wheel. Shafts "
+                                + "nearer to straight, a steer axis nearer to the wheel's centre and less drive "
+                                + "at lock ease it.",
                         List.of())
                 .at(worst.steeringWheelDeg(), 0, 0));
     }

@@ -15,10 +15,10 @@ import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 /**
  * What the bushes of a shuttle do on its bar at one place, by dry friction.
  *
- * <p>Each force on the shuttle presses the bushes on the bar as a load on a beam does its two supports: by what of it is
- * square to the bar, and by what is along the bar times its distance from it. The bushes hold the shuttle along the bar
- * with their friction times the sum of both presses. Pushed past a certain friction the press grows faster than the
- * push: it jams, and no force moves it. What keeps the shuttle from turning about its bar is left out.
+ * <p>Each force on the shuttle presses the bushes on the bar as a load on a beam does its two supports: by what of it
+ * is square to the bar, and by what is along the bar times its distance from it. The bushes hold the shuttle along the
+ * bar with their friction times the sum of both presses. Pushed past a certain friction the press grows faster than
+ * the push: it jams, and no force moves it. What keeps the shuttle from turning about its bar is left out.
  *
  * @param pushFactor times the push of the short link that the same loads would take without friction; infinite where it
  *     jams
@@ -46,7 +46,11 @@ public record BarFriction(double pushFactor, double returnFactor) {
         }
     }
 
-    /** Empty where no shuttle slides, or where its bushes are not known. @param held force along each rod, N, + pulling */
+    /**
+     * Empty where no shuttle slides, or where its bushes are not known.
+     *
+     * @param held force along each rod, N, + pulling
+     */
     static Optional<BarFriction> of(SmallTurn t, Map<Rod, Double> held) {
         return t.pose().stance().mechanism().orElseThrow() instanceof Mechanism.ShuttleAt s
                 ? s.shuttle().bar().map(bar -> of(s, bar, onShuttle(t, held)))

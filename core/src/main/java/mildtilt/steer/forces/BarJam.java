@@ -10,7 +10,8 @@ import mildtilt.steer.position.SteeringTrain;
 /**
  * Where a shuttle comes nearest to jamming on its bar, over the lock at ride height.
  *
- * @param friction the least at which the push of the short link alone jams it ({@link BarFriction}); infinite where none does
+ * @param friction the least at which the push of the short link alone jams it ({@link BarFriction}); infinite where
+ *     none does
  * @param steeringWheelDeg where that is
  */
 public record BarJam(double friction, double steeringWheelDeg) {

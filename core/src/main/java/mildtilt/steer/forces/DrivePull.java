@@ -21,8 +21,9 @@ import mildtilt.suspension.KnucklePose;
  * What driven front wheels do to the steering while they pull, at right lock, straight ahead and left lock.
  *
  * <p>The tyre is pushed ahead where it meets the ground; its shaft turns it. A joint that is bent passes its torque on
- * along the line halfway between both shafts, 1 / cos of half the bend of it ({@code M = T / cos(β/2)}): the part of that
- * along the steer axis turns the knuckle. With no bend only the wheel centre's distance from the steer axis is left.
+ * along the line halfway between both shafts, 1 / cos of half the bend of it ({@code M = T / cos(β/2)}): the part of
+ * that along the steer axis turns the knuckle. With no bend only the wheel centre's distance from the steer axis is
+ * left.
  *
  * @param rows in that order
  */

@@ -40,8 +40,8 @@ public record KickBack(Map<Side, Wheel> wheels) {
 
     /**
      * @param rise how much higher than the other the wheel goes, mm
-     * @param turn of the steering wheel, + left, where tyres hold both wheels on the way they point on average, degrees;
-     *     empty where the wheel can't rise
+     * @param turn of the steering wheel, + left, where tyres hold both wheels on the way they point on average,
+     *     degrees; empty where the wheel can't rise
      * @param pull at the rim, if there are loads and a rim to pull at
      */
     public record Wheel(double rise, Optional<Double> turn, Optional<Pull> pull) {}

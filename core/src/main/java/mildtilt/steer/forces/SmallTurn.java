@@ -8,12 +8,12 @@ import mildtilt.steer.position.SteeringTrain;
 import mildtilt.suspension.KnucklePose;
 
 /**
- * What a small turn of the steering wheel does at one place, for virtual work: whatever torque is put in at the steering
- * wheel times its turn is what the wheels and the gear take out times theirs.
+ * What a small turn of the steering wheel does at one place, for virtual work: whatever torque is put in at the
+ * steering wheel times its turn is what the wheels and the gear take out times theirs.
  *
  * @param here both knuckles
- * @param output movement of the rack to the left, mm, or turn of the gear's arm about its axis, rad, per rad of steering
- *     wheel
+ * @param output movement of the rack to the left, mm, or turn of the gear's arm about its axis, rad, per rad of
+ *     steering wheel
  * @param left wheel
  * @param right wheel
  */
@@ -82,8 +82,9 @@ public record SmallTurn(AxlePose pose, AxlePose.Assembled here, double output, W
     }
 
     /**
-     * By statics: a torque of 1 about the steer axis asks so much of the gear. That is the turn with the steer axis held
-     * where it is, also where arms let it go a little as the wheel turns: their springs and the load then hold each other.
+     * By statics: a torque of 1 about the steer axis asks so much of the gear. That is the turn with the steer axis
+     * held where it is, also where arms let it go a little as the wheel turns: their springs and the load then hold
+     * each other.
      */
     private static Wheel wheel(SteeringTrain train, AxlePose pose, Side side, double output) {
         AxlePose.Assembled here = pose.assembled().orElseThrow();
@@ -99,7 +100,9 @@ public record SmallTurn(AxlePose pose, AxlePose.Assembled here, double output, W
         return side == Side.LEFT ? left : right;
     }
 
-    /** What is put in at the steering wheel, + left, for torques about the steer axes, + left, all N·mm, nothing lost. */
+    /**
+     * What is put in at the steering wheel, + left, for torques about the steer axes, + left, all N·mm, nothing lost.
+     */
     public double torqueIn(double left, double right) {
         return left * this.left.aboutAxis + right * this.right.aboutAxis;
     }

@@ -151,7 +151,9 @@ class HandForcesTest {
                 .isPresent();
     }
 
-    /** Friction asks for more at the rim and in the short link, gives less back, and leaves the tie rods as they are. */
+    /**
+     * Friction asks for more at the rim and in the short link, gives less back, and leaves the tie rods as they are.
+     */
     @Test
     void frictionOfTheBushesIsPaidAtTheRim() {
         Job greased = DemoJob.SALT_RAKE.job();
