@@ -1,11 +1,14 @@
 package mildtilt.steer.forces;
 
 import java.util.Optional;
+import mildtilt.geometry.Side;
+import mildtilt.job.Job;
 import mildtilt.linkage.Mechanism;
 import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.ShuttleBar;
 import mildtilt.steer.position.PeakSearch;
 import mildtilt.steer.position.SteeringTrain;
+import mildtilt.steer.range.LockLimits;
 
 /**
  * Where a shuttle comes nearest to jamming on its bar, over the lock at ride height.
@@ -23,9 +26,24 @@ public record BarJam(double friction, double steeringWheelDeg) {
 
     /** Empty where no shuttle slides, or its bushes are not known. @param lockRight steering wheel there, degrees */
     public static Optional<BarJam> of(SteeringTrain train, double lockRight, double lockLeft) {
-        return train.axle()
-                .flatMap(a -> a.axle().linkage() instanceof Shuttle s ? s.bar() : Optional.empty())
-                .flatMap(bar -> of(train, bar, lockRight, lockLeft));
+        return bar(train).flatMap(b -> of(train, b, lockRight, lockLeft));
+    }
+
+    /** Whether the shuttle jams anywhere up to where the lock ends. */
+    static boolean jams(SteeringTrain train, Job job) {
+        return bar(train)
+                .filter(b -> of(
+                                train,
+                                b,
+                                LockLimits.stop(train, job, Side.RIGHT).steeringWheelDeg(),
+                                LockLimits.stop(train, job, Side.LEFT).steeringWheelDeg())
+                        .filter(j -> j.friction <= b.friction())
+                        .isPresent())
+                .isPresent();
+    }
+
+    private static Optional<ShuttleBar> bar(SteeringTrain train) {
+        return train.axle().flatMap(a -> a.axle().linkage() instanceof Shuttle s ? s.bar() : Optional.empty());
     }
 
     /** The same with other bushes. */

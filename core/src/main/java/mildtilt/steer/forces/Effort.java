@@ -155,7 +155,9 @@ public record Effort(
                     inBend.at(),
                     gear(train.requireAxle().gear(), g.worst(Here::gear, lockRight, lockLeft)),
                     forces,
-                    g.worst(h -> h.bar.map(BarFriction::pushFactor).orElse(1.0), lockRight, lockLeft));
+                    g.jams
+                            ? Double.POSITIVE_INFINITY
+                            : g.worst(h -> h.bar.map(BarFriction::pushFactor).orElse(1.0), lockRight, lockLeft));
         });
     }
 
@@ -195,7 +197,8 @@ public record Effort(
         };
     }
 
-    private record Gatherer(SteeringTrain train, Loads loads, double tyreWidth, double rim) {
+    /** @param jams whether a shuttle jams on its bar somewhere: then its friction is left out everywhere */
+    private record Gatherer(SteeringTrain train, Loads loads, double tyreWidth, double rim, boolean jams) {
 
         static Optional<Gatherer> of(SteeringTrain train, Job job) {
             Optional<Double> rim = job.column().map(Column::handRadius);
@@ -203,8 +206,8 @@ public record Effort(
                     ? Optional.empty()
                     : job.vehicle()
                             .loads()
-                            .flatMap(l -> rim.map(
-                                    r -> new Gatherer(train, l, job.vehicle().tyreWidth(), r)));
+                            .flatMap(l -> rim.map(r ->
+                                    new Gatherer(train, l, job.vehicle().tyreWidth(), r, BarJam.jams(train, job))));
         }
 
         Optional<PeakSearch> most(ToDoubleFunction<Here> figure, double lockRight, double lockLeft) {
@@ -259,7 +262,7 @@ public record Effort(
             double back = -outward * weight;
             double inBend = back - outward * side;
             Map<Rod, Double> rodForce = RodForces.of(train.axle().orElseThrow(), t.pose(), t.here(), left, right);
-            Optional<BarFriction> bar = BarFriction.of(t, rodForce);
+            Optional<BarFriction> bar = jams ? Optional.empty() : BarFriction.of(t, rodForce);
             double harder =
                     bar.map(BarFriction::pushFactor).filter(Double::isFinite).orElse(1.0);
             double less = bar.map(BarFriction::returnFactor).orElse(1.0);

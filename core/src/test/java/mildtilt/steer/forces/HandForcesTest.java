@@ -143,6 +143,16 @@ class HandForcesTest {
         Finding jam = found(a, Fault.SHUTTLE_JAMS).orElseThrow();
         assertThat(jam.severity()).isEqualTo(Severity.STOP);
         assertThat(a.steer().orElseThrow().barJam().orElseThrow().friction()).isLessThan(0.15);
+        Effort stuck = a.steer().orElseThrow().effort().orElseThrow();
+        assertThat(stuck.barFactor()).isInfinite();
+        assertThat(stuck.worstParked())
+                .as("without a friction that nothing overcomes")
+                .isEqualTo(Analysis.of(with(rake, b -> b.withFriction(0)))
+                        .steer()
+                        .orElseThrow()
+                        .effort()
+                        .orElseThrow()
+                        .worstParked());
         Analysis cured = Analysis.of(jam.remedies().getFirst().edit().apply(rake));
         assertThat(found(cured, Fault.SHUTTLE_JAMS)).isEmpty();
         // Ten millimetres less would not have done.
