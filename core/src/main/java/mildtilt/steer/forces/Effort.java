@@ -3,6 +3,7 @@ package mildtilt.steer.forces;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -197,17 +198,29 @@ public record Effort(
         };
     }
 
-    /** @param jams whether a shuttle jams on its bar somewhere: then its friction is left out everywhere */
-    private record Gatherer(SteeringTrain train, Loads loads, double tyreWidth, double rim, boolean jams) {
+    private static final class Gatherer {
+        private final SteeringTrain train;
+        private final Loads loads;
+        private final double tyreWidth;
+        private final double rim;
+        /** Whether a shuttle jams on its bar somewhere: then its friction is left out everywhere. */
+        private final boolean jams;
+        /** Every figure is looked for at the same places first. */
+        private final Map<Double, Optional<Here>> known = new HashMap<>();
+
+        private Gatherer(SteeringTrain train, Job job, Loads loads, double rim) {
+            this.train = train;
+            this.loads = loads;
+            this.rim = rim;
+            tyreWidth = job.vehicle().tyreWidth();
+            jams = BarJam.jams(train, job);
+        }
 
         static Optional<Gatherer> of(SteeringTrain train, Job job) {
             Optional<Double> rim = job.column().map(Column::handRadius);
             return train.axle().isEmpty() || train.locked().isPresent()
                     ? Optional.empty()
-                    : job.vehicle()
-                            .loads()
-                            .flatMap(l -> rim.map(r ->
-                                    new Gatherer(train, l, job.vehicle().tyreWidth(), r, BarJam.jams(train, job))));
+                    : job.vehicle().loads().flatMap(l -> rim.map(r -> new Gatherer(train, job, l, r)));
         }
 
         Optional<PeakSearch> most(ToDoubleFunction<Here> figure, double lockRight, double lockLeft) {
@@ -238,7 +251,7 @@ public record Effort(
         }
 
         Optional<Here> at(double sw) {
-            return SmallTurn.at(train, sw).map(this::at);
+            return known.computeIfAbsent(sw, x -> SmallTurn.at(train, x).map(this::at));
         }
 
         private Here at(SmallTurn t) {
