@@ -12,7 +12,8 @@ import java.util.function.DoubleFunction;
 record FirstEnd<T>(double free, Optional<T> by) {
 
     /**
-     * By steps, and halving between the first that is past and the one before. What is past at ride height is not asked for.
+     * By steps, and halving between the first that is past and the one before. What is past at ride height is not
+     * asked for.
      *
      * @param stated how far to go, mm, − for droop
      * @param past what is past its end at a travel

@@ -46,8 +46,7 @@ final class FreeSpaceBox extends VBox {
                 getChildren()
                         .add(Wrap.text(
                                 "Asked of what is fixed to the frame as a whole, and of anti-roll bars. This "
-                                        + "moves with what it is "
-                                        + "fixed to.",
+                                        + "moves with what it is fixed to.",
                                 "hint"));
                 return;
             }
@@ -73,8 +72,7 @@ final class FreeSpaceBox extends VBox {
                 .addAll(
                         Wrap.text(
                                 "How far it may go each way over the whole range of steering and travel, and the "
-                                        + "nearest "
-                                        + "free places if it is too near to something.",
+                                        + "nearest free places if it is too near to something.",
                                 "hint"),
                         look);
     }

@@ -491,8 +491,7 @@ final class AxleFields {
                         now,
                         (j, v) -> set.apply(j, v.map(deg -> PartFields.within(at, deg, Ranges.STEER_ANGLE))))
                 .meaning("Without it this tilt over lock and travel is not looked at. It is taken to stand square "
-                        + "at ride "
-                        + "height.");
+                        + "at ride height.");
     }
 
     private static List<SizeField> tyres(Vehicle v) {

@@ -47,10 +47,8 @@ class VirtualWorkTest {
         double h = 1e-4 * stop;
         for (double part : PLACES) {
             SmallTurn t = SmallTurn.at(train, part * stop).orElseThrow();
-            AxlePose.Assembled up =
-                    train.pose(part * stop + h, 0, 0).assembled().orElseThrow();
-            AxlePose.Assembled down =
-                    train.pose(part * stop - h, 0, 0).assembled().orElseThrow();
+            AxlePose.Assembled up = stands(train, part * stop + h);
+            AxlePose.Assembled down = stands(train, part * stop - h);
             double perRad = 2 * Math.toRadians(h);
             for (Side side : Side.values()) {
                 KnucklePose k = t.here().knuckle(side);
@@ -70,6 +68,10 @@ class VirtualWorkTest {
                         1e4);
             }
         }
+    }
+
+    private static AxlePose.Assembled stands(SteeringTrain train, double steeringWheelDeg) {
+        return train.pose(steeringWheelDeg, 0, 0).assembled().orElseThrow();
     }
 
     private static double in(SmallTurn t, Side side, double torque) {
@@ -103,10 +105,8 @@ class VirtualWorkTest {
         double h = 1e-4 * stop;
         for (double part : PLACES) {
             SmallTurn t = SmallTurn.at(train, part * stop).orElseThrow();
-            AxlePose.Assembled up =
-                    train.pose(part * stop + h, 0, 0).assembled().orElseThrow();
-            AxlePose.Assembled down =
-                    train.pose(part * stop - h, 0, 0).assembled().orElseThrow();
+            AxlePose.Assembled up = stands(train, part * stop + h);
+            AxlePose.Assembled down = stands(train, part * stop - h);
             for (Side side : Side.values()) {
                 KnucklePose k = t.here().knuckle(side);
                 Vector moved = up.knuckle(side)
