@@ -30,7 +30,8 @@ public enum DesignVariable {
     GEAR_TRAVEL("Gear's travel each way", 25),
     DRAG_ARM_LENGTH("Drag-link arm's length", 40),
     DRAG_POINT_HEIGHT("Drag link's end on the knuckle, up or down", 40),
-    TRACK_BAR_HEIGHT("Track bar's frame end, up or down", 60);
+    TRACK_BAR_HEIGHT("Track bar's frame end, up or down", 60),
+    WHEEL_DIAMETER("Steering wheel's diameter", 60);
 
     private static final double MOSTLY_ACROSS = 0.9;
 
@@ -72,6 +73,9 @@ public enum DesignVariable {
             case TRAVEL_PER_TURN -> a.gear() instanceof RackAndPinion;
             case DRAG_ARM_LENGTH, DRAG_POINT_HEIGHT -> a.dragLinkSide().isPresent();
             case TRACK_BAR_HEIGHT -> a.beam().flatMap(Beam::trackBar).isPresent();
+            // How far out the hands hold a bar is several places, not one size.
+            case WHEEL_DIAMETER ->
+                job.column().filter(c -> c.wheel().bar().isEmpty()).isPresent();
         };
     }
 
@@ -123,6 +127,9 @@ public enum DesignVariable {
                                         .map(t -> new Beam.TrackBar(
                                                 t.bodyEnd().plus(new Vector(0, 0, amount)), t.axleEnd())))))
                                 .orElse(a));
+                    case WHEEL_DIAMETER ->
+                        job.editColumn(c ->
+                                c.withWheel(c.wheel().withDiameter(c.wheel().diameter() + amount)));
                 };
     }
 
@@ -173,6 +180,7 @@ public enum DesignVariable {
                         .orElseThrow();
             case DRAG_POINT_HEIGHT ->
                 Phrase.of((more ? "Raise" : "Lower") + " the drag link's end on the knuckle {0}", by);
+            case WHEEL_DIAMETER -> Phrase.of("Use a steering wheel {0} " + (more ? "larger" : "smaller"), by);
             case TRACK_BAR_HEIGHT -> Phrase.of((more ? "Raise" : "Lower") + " the track bar's frame end {0}", by);
         };
     }

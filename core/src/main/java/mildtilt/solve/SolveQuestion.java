@@ -1,7 +1,9 @@
 package mildtilt.solve;
 
 import java.util.List;
+import java.util.Optional;
 import mildtilt.job.Job;
+import mildtilt.steer.QuickFigures;
 import mildtilt.steer.QuickFigures.Until;
 
 /**
@@ -15,14 +17,21 @@ public record SolveQuestion(List<VariableBounds> freedoms, List<Target> wants) {
         wants = List.copyOf(wants);
     }
 
-    /** With a wanted lock or turns the stops can be set again afterwards; otherwise they end the lock. */
+    /**
+     * With a wanted lock or turns the stops can be set again afterwards; otherwise they end the lock. What forces there
+     * are is asked of the vehicle as it stands.
+     */
     Until until() {
-        return wants.stream().anyMatch(w -> switch (w.wish()) {
-                    case LOCK, TURNS -> true;
-                    case BUMP_STEER, NORMAL_BUMP_STEER, ACKERMANN, OUTER_TABLE, RATIO, TOGGLE, ROD_END -> false;
-                })
-                ? Until.GEAR_END
-                : Until.FIRST_STOP;
+        return !forces() && wants.stream().anyMatch(w -> w.wish().endsTheLock()) ? Until.GEAR_END : Until.FIRST_STOP;
+    }
+
+    /** What is asked about, of a job; empty if it can't be built or does not steer the right way. */
+    Optional<QuickFigures> measured(Job job) {
+        return forces() ? QuickFigures.withForces(job, until()) : QuickFigures.of(job, until());
+    }
+
+    private boolean forces() {
+        return wants.stream().anyMatch(w -> w.wish().isForce());
     }
 
     /** A goal with its usual reaches and values. */

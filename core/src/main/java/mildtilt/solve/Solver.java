@@ -72,7 +72,7 @@ public final class Solver {
      */
     public static List<SolveAnswer> search(Job job, SolveQuestion question, Progress progress) {
         HeldTravel held = held(job);
-        Optional<QuickFigures> now = QuickFigures.of(held.held(job), question.until());
+        Optional<QuickFigures> now = question.measured(held.held(job));
         if (now.isEmpty() || question.freedoms().isEmpty() || question.wants().isEmpty()) {
             return List.of();
         }
@@ -124,7 +124,7 @@ public final class Solver {
     /** Whether a job has all that is wanted as it stands; false where it can't be measured. */
     public static boolean alreadyMet(Job job, SolveQuestion question) {
         HeldTravel held = held(job);
-        return QuickFigures.of(held.held(job), question.until())
+        return question.measured(held.held(job))
                 .map(f -> new Solver(job, question, held, f, Progress.SILENT).missed(f) <= 1)
                 .orElse(false);
     }
@@ -227,7 +227,7 @@ public final class Solver {
 
     private Optional<QuickFigures> figures(List<VariableBounds> set, double[] amounts) {
         try {
-            return QuickFigures.of(held.held(applied(set, amounts)), question.until());
+            return question.measured(held.held(applied(set, amounts)));
         } catch (ImpossibleGeometryException e) {
             return Optional.empty();
         }
@@ -306,6 +306,7 @@ public final class Solver {
             case ACKERMANN -> Quantity.percent(v);
             case RATIO -> Quantity.ratio(v);
             case TURNS -> Quantity.turns(v);
+            case RIM_FORCE, KICK_BACK -> Quantity.force(v);
         };
     }
 }

@@ -9,7 +9,7 @@ import mildtilt.steer.QuickFigures;
  * One thing wanted or to be kept.
  *
  * @param wish what
- * @param value degrees, percent, a plain ratio or turns, as the wish says
+ * @param value degrees, percent, a plain ratio, turns or N, as the wish says
  * @param tolerance how far off still counts as met
  */
 public record Target(Wish wish, double value, double tolerance) {
@@ -31,7 +31,11 @@ public record Target(Wish wish, double value, double tolerance) {
         /** Least angle of any rod to being in line; more is as good. */
         TOGGLE("Nearest to over-centre, at least", "°", 0.5),
         /** Least tilt any rod end has left; more is as good. */
-        ROD_END("Rod end's margin, at least", "°", 0.3);
+        ROD_END("Rod end's margin, at least", "°", 0.3),
+        /** The most that the rim wants parked, N; less is as good. */
+        RIM_FORCE("Rim force parked, at most", "N", 3),
+        /** What the worse wheel's blow pulls at the rim, N; less is as good. */
+        KICK_BACK("Kick-back at the rim, at most", "N", 3);
 
         private final String label;
         private final String unit;
@@ -49,6 +53,15 @@ public record Target(Wish wish, double value, double tolerance) {
 
         public String unit() {
             return unit;
+        }
+
+        boolean isForce() {
+            return this == RIM_FORCE || this == KICK_BACK;
+        }
+
+        /** Whether it is about where the lock ends, so that the stops are set for it afterwards. */
+        boolean endsTheLock() {
+            return this == LOCK || this == TURNS;
         }
     }
 
@@ -68,6 +81,8 @@ public record Target(Wish wish, double value, double tolerance) {
             case TURNS -> Optional.of(f.turns());
             case TOGGLE -> Optional.of(f.toggleDeg());
             case ROD_END -> Optional.of(f.rodEndMarginDeg());
+            case RIM_FORCE -> f.forces().map(QuickFigures.Forces::parked);
+            case KICK_BACK -> f.forces().map(QuickFigures.Forces::kickBack);
         };
     }
 
@@ -79,7 +94,7 @@ public record Target(Wish wish, double value, double tolerance) {
         }
         double off = is.get() - value;
         return switch (wish) {
-            case BUMP_STEER, NORMAL_BUMP_STEER, OUTER_TABLE -> Math.max(0, off) / tolerance;
+            case BUMP_STEER, NORMAL_BUMP_STEER, OUTER_TABLE, RIM_FORCE, KICK_BACK -> Math.max(0, off) / tolerance;
             case TOGGLE, ROD_END -> Math.max(0, -off) / tolerance;
             case LOCK, ACKERMANN, RATIO, TURNS -> Math.abs(off) / tolerance;
         };

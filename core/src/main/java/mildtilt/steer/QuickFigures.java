@@ -7,6 +7,8 @@ import mildtilt.job.Job;
 import mildtilt.job.OuterWheelTable;
 import mildtilt.linkage.AxleSolver;
 import mildtilt.linkage.corner.WheelTravel;
+import mildtilt.steer.forces.Effort;
+import mildtilt.steer.forces.KickBack;
 import mildtilt.steer.position.AxlePose;
 import mildtilt.steer.position.Grid;
 import mildtilt.steer.position.SteeringTrain;
@@ -27,6 +29,7 @@ import mildtilt.steer.range.TravelMap;
  * @param normalBumpDeg the same over the normal travel
  * @param toggleDeg least angle of any rod to being in line with its arm; 0 where the linkage runs out within the lock
  * @param rodEndMarginDeg least tilt any rod end has left; infinite where none has a limit
+ * @param forces where they were asked for, and the job has loads and a steering wheel
  */
 public record QuickFigures(
         double lockDeg,
@@ -37,12 +40,21 @@ public record QuickFigures(
         double bumpDeg,
         double normalBumpDeg,
         double toggleDeg,
-        double rodEndMarginDeg) {
+        double rodEndMarginDeg,
+        Optional<Forces> forces) {
 
     private static final int STEER_STEPS = 3;
     private static final int ITERATIONS = 40;
     private static final int END_STEPS = 8;
     private static final int END_HALVINGS = 20;
+
+    /**
+     * Up to where the lock ends for these figures.
+     *
+     * @param parked the most that the rim wants parked, N
+     * @param kickBack what the worse wheel's blow pulls at the rim straight ahead, N
+     */
+    public record Forces(double parked, double kickBack) {}
 
     /** Where the lock ends for these figures. */
     public enum Until {
@@ -54,6 +66,15 @@ public record QuickFigures(
 
     /** Empty if it can't be built or does not steer the right way. */
     public static Optional<QuickFigures> of(Job job, Until until) {
+        return of(job, until, false);
+    }
+
+    /** With the forces as well, which takes some times as long. */
+    public static Optional<QuickFigures> withForces(Job job, Until until) {
+        return of(job, until, true);
+    }
+
+    private static Optional<QuickFigures> of(Job job, Until until, boolean forces) {
         try {
             SteeringTrain train = new SteeringTrain(job);
             if (train.axle().isEmpty()
@@ -61,13 +82,13 @@ public record QuickFigures(
                     || SteerSweep.sense(train, job) != SteerFigures.Sense.RIGHT_WAY) {
                 return Optional.empty();
             }
-            return new Worker(job, train, new LimitGauge(train.axle().get(), job.targets()), until).figures();
+            return new Worker(job, train, new LimitGauge(train.axle().get(), job.targets()), until, forces).figures();
         } catch (ImpossibleGeometryException e) {
             return Optional.empty();
         }
     }
 
-    private record Worker(Job job, SteeringTrain train, LimitGauge gauge, Until until) {
+    private record Worker(Job job, SteeringTrain train, LimitGauge gauge, Until until, boolean force) {
 
         Optional<QuickFigures> figures() {
             double left = end(Side.LEFT);
@@ -99,7 +120,13 @@ public record QuickFigures(
                     BumpSteer.worstDeg(
                             train, job.vehicle().normalDroop(), job.vehicle().normalBump()),
                     toggle,
-                    margin));
+                    margin,
+                    force ? forces(left, right) : Optional.empty()));
+        }
+
+        private Optional<Forces> forces(double left, double right) {
+            return Effort.quickWorstParked(train, job, right, left)
+                    .flatMap(parked -> KickBack.worstBlow(train, job).map(blow -> new Forces(parked, blow)));
         }
 
         /** The end of the lock one way: as far as the linkage goes, and no further than what counts as a stop. */

@@ -2,6 +2,7 @@ package mildtilt.solve;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.EnumSet;
 import java.util.List;
 import mildtilt.OwnVehicles;
 import mildtilt.geometry.Vector;
@@ -9,6 +10,7 @@ import mildtilt.job.Job;
 import mildtilt.steer.QuickFigures;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.SteerSweep;
+import mildtilt.steer.forces.KickBack;
 import mildtilt.steer.position.Grid;
 import mildtilt.steer.position.SteeringTrain;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -34,7 +36,7 @@ class AnswerPropertiesTest {
             names = {"NARROW_RACK", "SPRUNG_BEAM"})
     void answersThatMeetATargetMeetItInTheFullSweep(OwnVehicles vehicle) {
         Job job = misplaced(vehicle);
-        for (Goal goal : List.of(Goal.LEAST_BUMP_STEER, Goal.ARM_SHAPE, Goal.RATIO)) {
+        for (Goal goal : EnumSet.complementOf(EnumSet.of(Goal.ARM_MATCH, Goal.LOCK_STOPS))) {
             SolveQuestion question = SolveQuestion.usual(goal, job);
             if (question.freedoms().isEmpty() || question.wants().isEmpty()) {
                 continue;
@@ -60,6 +62,15 @@ class AnswerPropertiesTest {
                             assertThat(full(answer.job()).worstBumpSteerDeg())
                                     .as(what)
                                     .isLessThan(want.value() + want.tolerance() + 0.02);
+                        case RIM_FORCE ->
+                            assertThat(full(answer.job()).effort().orElseThrow().worstParked())
+                                    .as(what)
+                                    .isLessThan(want.value() + want.tolerance() + 0.5);
+                        case KICK_BACK ->
+                            assertThat(KickBack.worstBlow(new SteeringTrain(answer.job()), answer.job())
+                                            .orElseThrow())
+                                    .as(what)
+                                    .isLessThan(want.value() + want.tolerance() + 1e-6);
                         case LOCK, ACKERMANN, RATIO, OUTER_TABLE, TURNS, TOGGLE, ROD_END -> {}
                     }
                 }

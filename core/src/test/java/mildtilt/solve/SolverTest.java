@@ -4,18 +4,22 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.io.jobfile.DemoJob;
 import mildtilt.job.Job;
 import mildtilt.linkage.corner.WheelLimits;
+import mildtilt.linkage.rods.Rod;
 import mildtilt.steer.QuickFigures;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.SteerSweep;
+import mildtilt.steer.forces.KickBack;
 import mildtilt.steer.position.Grid;
 import mildtilt.steer.position.SteeringTrain;
 import mildtilt.steer.range.Limit;
+import mildtilt.steer.range.TravelMap;
 import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -133,6 +137,73 @@ class SolverTest {
                 }
                 assertThat(variable.turned(job, 0)).isEqualTo(job);
             }
+        }
+    }
+
+    @ParameterizedTest
+    @EnumSource(DemoJob.class)
+    void forcesOfASearchAreThoseOfTheAnalysis(DemoJob which) {
+        Job job = which.job();
+        SteerFigures full =
+                SteerSweep.of(new SteeringTrain(job), job, Grid.USUAL).orElseThrow();
+        Optional<QuickFigures.Forces> quick =
+                QuickFigures.withForces(job, QuickFigures.Until.FIRST_STOP).flatMap(QuickFigures::forces);
+        assertThat(quick.isPresent()).isEqualTo(full.effort().isPresent());
+        full.effort().ifPresent(e -> assertThat(quick.orElseThrow().parked()).isCloseTo(e.worstParked(), within(0.1)));
+        assertThat(quick.map(QuickFigures.Forces::kickBack))
+                .isEqualTo(KickBack.of(new SteeringTrain(job), job).flatMap(KickBack::worstBlow));
+    }
+
+    /** A force at the rim falls as its radius grows, and nothing else changes with it. */
+    @Test
+    void aLighterRimByItsDiameterAlone() {
+        Job job = DemoJob.MARSH_CARRIER.job();
+        double wide = job.column().orElseThrow().wheel().diameter();
+        double now = QuickFigures.withForces(job, QuickFigures.Until.FIRST_STOP)
+                .flatMap(QuickFigures::forces)
+                .orElseThrow()
+                .parked();
+        SolveQuestion q = new SolveQuestion(
+                List.of(VariableBounds.either(DesignVariable.WHEEL_DIAMETER, wide / 4)),
+                List.of(new Target(Target.Wish.RIM_FORCE, now * 0.9, 0.2)));
+        SolveAnswer a = Solver.search(job, q, Progress.SILENT).getFirst();
+        assertThat(a.meets()).isTrue();
+        assertThat(a.job().column().orElseThrow().wheel().diameter()).isCloseTo(wide / 0.9, within(1.0));
+    }
+
+    @Test
+    void withoutLoadsNoForceIsWanted() {
+        Job job = DemoJob.MARSH_CARRIER.job();
+        Job bare = job.withVehicle(job.vehicle().withLoads(Optional.empty()));
+        assertThat(Goal.LIGHT_STEERING.wants(bare)).isEmpty();
+        assertThat(Goal.LIGHT_STEERING.wants(job)).hasSize(3);
+    }
+
+    /** A rod end that allows less than its rod swings: moved until it has what is asked left. */
+    @Test
+    void fullTravelIsFreedOfARodEndThatBinds() {
+        Job job = raised();
+        double margin = QuickFigures.of(job, QuickFigures.Until.FIRST_STOP)
+                .orElseThrow()
+                .rodEndMarginDeg();
+        double allowed = job.axle().orElseThrow().left().rodEnds().allowedDeg().orElseThrow();
+        Job binds = job.editAxle(a -> a.editRodEnds(Rod.LEFT_TIE_ROD, e -> e.withAllowedDeg(allowed - margin - 1)));
+        SolveQuestion q = SolveQuestion.usual(Goal.FULL_TRAVEL, binds);
+        assertThat(q.wants().getFirst()).isEqualTo(Target.of(Target.Wish.ROD_END, 2));
+        assertThat(Solver.alreadyMet(binds, q)).isFalse();
+        List<SolveAnswer> answers = Solver.search(binds, q, Progress.SILENT);
+        assertThat(answers).isNotEmpty().anyMatch(SolveAnswer::meets);
+        for (SolveAnswer a : answers) {
+            double left =
+                    TravelMap.of(new SteeringTrain(a.job()), a.job(), Grid.USUAL)
+                            .orElseThrow()
+                            .tilts()
+                            .values()
+                            .stream()
+                            .mapToDouble(t -> t.allowedDeg().orElse(90.0) - t.deg())
+                            .min()
+                            .orElseThrow();
+            assertThat(a.meets()).as("%s leaves %s", a.orders(), left).isEqualTo(left > 1.6);
         }
     }
 

@@ -168,20 +168,12 @@ public final class SolvePane extends VBox {
         boolean can =
                 switch (g) {
                     case LOCK_STOPS, ARM_MATCH -> job.axle().isPresent();
-                    case LEAST_BUMP_STEER, ARM_SHAPE, RATIO ->
+                    case LEAST_BUMP_STEER, ARM_SHAPE, RATIO, FULL_TRAVEL, LIGHT_STEERING ->
                         !wants.isEmpty() && !g.variables(job).isEmpty();
                 };
         controls.setStartable(can);
         if (!can) {
-            asked.add(
-                    Wrap.text(
-                            "Solving needs an axle that steers the right way and goes "
-                                    + "through its whole range. Findings says what is wrong.",
-                            "hint"),
-                    0,
-                    row,
-                    2,
-                    1);
+            asked.add(Wrap.text(g.needs(), "hint"), 0, row, 2, 1);
         }
     }
 
@@ -282,7 +274,7 @@ public final class SolvePane extends VBox {
             case LOCK_STOPS -> LockStops.of(now.job(), early, radius);
             case ARM_MATCH ->
                 now.match().map(m -> ArmMatching.answers(now.job(), m)).orElse(List.of());
-            case LEAST_BUMP_STEER, ARM_SHAPE, RATIO ->
+            case LEAST_BUMP_STEER, ARM_SHAPE, RATIO, FULL_TRAVEL, LIGHT_STEERING ->
                 Solver.search(now.job(), question, done -> {
                     Platform.runLater(() -> controls.progress(done));
                     return mine.get();
@@ -300,7 +292,7 @@ public final class SolvePane extends VBox {
                                         Phrase.of(
                                                 "Nothing but the gear ends the lock, or the wheels "
                                                         + "do not follow it: say which lock is wanted (Vehicle), or where stops and tyres are (Knuckles).")));
-            case LOCK_STOPS, LEAST_BUMP_STEER, ARM_SHAPE, RATIO -> List.of();
+            case LOCK_STOPS, LEAST_BUMP_STEER, ARM_SHAPE, RATIO, FULL_TRAVEL, LIGHT_STEERING -> List.of();
         };
     }
 

@@ -10,6 +10,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Stream;
 import mildtilt.column.Column;
 import mildtilt.gear.ArmGear;
 import mildtilt.gear.Gear;
@@ -24,6 +25,8 @@ import mildtilt.steer.position.PeakSearch;
 import mildtilt.steer.position.SteeringTrain;
 import mildtilt.suspension.KnucklePose;
 import mildtilt.units.Quantity;
+import org.hipparchus.analysis.UnivariateFunction;
+import org.hipparchus.analysis.interpolation.NevilleInterpolator;
 
 /**
  * The rim force the driver needs and what the rods carry, at ride height.
@@ -91,6 +94,13 @@ public record Effort(
 
     /** Within this part of the whole turn from straight ahead the weight's pull is next to nothing either way. */
     private static final double AWAY = 0.05;
+
+    /** Of each lock, for a search. */
+    private static final int QUICK_PLACES = 7;
+    /** Of the lock: no longer straight ahead. */
+    private static final double JUST_OFF = 1e-6;
+
+    private static final double SMALL_DEG = 1e-3;
 
     /** Torque to turn one tyre on the spot, N·mm. */
     public static double parkedTorque(Loads loads, double tyreWidth, double scrub) {
@@ -187,6 +197,18 @@ public record Effort(
         return all;
     }
 
+    /**
+     * {@link #worstParked} from few places, for a search: what the gear's input wants changes slowly over the lock, and
+     * only the column's joints, quick to work out, make it swing twice a turn at the rim. Empty where there is none.
+     *
+     * @param lockRight steering wheel at the right lock, degrees
+     */
+    public static Optional<Double> quickWorstParked(SteeringTrain train, Job job, double lockRight, double lockLeft) {
+        return Gatherer.of(train, job).flatMap(g -> Stream.of(lockRight, lockLeft)
+                .flatMap(lock -> g.quickWorstParked(lock).stream())
+                .reduce(Math::max));
+    }
+
     public static Optional<Here> at(SteeringTrain train, Job job, double steeringWheelDeg) {
         return Gatherer.of(train, job).flatMap(g -> g.at(steeringWheelDeg));
     }
@@ -229,6 +251,34 @@ public record Effort(
 
         double worst(ToDoubleFunction<Here> figure, double lockRight, double lockLeft) {
             return most(figure, lockRight, lockLeft).map(PeakSearch::value).orElse(0.0);
+        }
+
+        Optional<Double> quickWorstParked(double lock) {
+            double[] inputs = new double[QUICK_PLACES];
+            double[] atInput = new double[QUICK_PLACES];
+            for (int i = 0; i < QUICK_PLACES; i++) {
+                // Chebyshev's, closest together toward the ends. The weight pulls the other way on the other side of
+                // straight ahead.
+                double part = (1 - Math.cos(Math.PI * i / (QUICK_PLACES - 1))) / 2;
+                double sw = lock * Math.max(JUST_OFF, part);
+                Optional<Here> here = at(sw);
+                if (here.isEmpty()) {
+                    return Optional.empty();
+                }
+                inputs[i] = Math.abs(train.gearInputDeg(sw));
+                atInput[i] = here.get().row.parked() / inputPerTurn(sw);
+            }
+            UnivariateFunction between = new NevilleInterpolator().interpolate(inputs, atInput);
+            return PeakSearch.of(
+                            sw -> between.value(Math.abs(train.gearInputDeg(sw))) * inputPerTurn(sw),
+                            lock * JUST_OFF,
+                            lock)
+                    .map(PeakSearch::value);
+        }
+
+        /** Turn of the gear's input for a small turn of the steering wheel. */
+        private double inputPerTurn(double sw) {
+            return (train.gearInputDeg(sw + SMALL_DEG) - train.gearInputDeg(sw - SMALL_DEG)) / (2 * SMALL_DEG);
         }
 
         /** Away from the middle; its value with its sign turned round. */

@@ -1,9 +1,11 @@
 package mildtilt.steer.forces;
 
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Stream;
 import mildtilt.column.Column;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
@@ -62,10 +64,17 @@ public record KickBack(Map<Side, Wheel> wheels) {
 
     /** The pull of the worse wheel's blow, without sign, N; empty without loads. */
     public Optional<Double> worstBlow() {
-        return wheels.values().stream()
-                .flatMap(w -> w.pull().stream())
-                .map(p -> Math.abs(p.blow()))
-                .reduce(Math::max);
+        return worstBlow(wheels.values().stream().flatMap(w -> w.pull().stream()));
+    }
+
+    /** The same, without working out what else a wheel does. */
+    public static Optional<Double> worstBlow(SteeringTrain train, Job job) {
+        return SmallTurn.at(train, 0)
+                .flatMap(t -> worstBlow(Arrays.stream(Side.values()).flatMap(side -> pull(t, job, side).stream())));
+    }
+
+    private static Optional<Double> worstBlow(Stream<Pull> pulls) {
+        return pulls.map(p -> Math.abs(p.blow())).reduce(Math::max);
     }
 
     /** Empty without an axle, and where it can't stand straight ahead. */
