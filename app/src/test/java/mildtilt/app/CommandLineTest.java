@@ -82,12 +82,87 @@ class CommandLineTest {
         assertThat(run("sure", folder.resolve("none.tilt").toString()).code).isEqualTo(2);
         Said fit = run("fit", file.toString(), "--out", folder.resolve("log").toString());
         assertThat(fit.code).isZero();
-        assertThat(fit.out.lines()).hasSize(8).allMatch(l -> Files.exists(Path.of(l)));
+        assertThat(fit.out.lines()).hasSize(9).allMatch(l -> Files.exists(Path.of(l)));
         assertThat(run("fit", file.toString()).code).isEqualTo(2);
         assertThat(run("fit", file.toString(), "--out", file.toString()).err).contains("could not be written");
         Said instruments = run("instruments", file.toString(), "--port", "0", "--seed", "1", "--for", "0");
         assertThat(instruments.out).contains("Instruments answer on port");
         assertThat(run("instruments", file.toString(), "--port", "70000").err).contains("whole number from 0 to 65535");
+    }
+
+    @Test
+    void solveSaysWhatToChangeAndTakesIt(@TempDir Path folder) throws Exception {
+        Path file = folder.resolve("rake.tilt");
+        JobFile.save(file, DemoJob.SALT_RAKE.job());
+        Path taken = folder.resolve("taken.tilt");
+        Said said = run(
+                "solve",
+                file.toString(),
+                "light-steering",
+                "--want",
+                "rim-force=220",
+                "--may",
+                "wheel-diameter=60",
+                "--want",
+                "lock=35",
+                "--json",
+                "--take",
+                taken.toString());
+        assertThat(said.err.lines()).allMatch(l -> l.startsWith("Solving"));
+        assertThat(said.code).isZero();
+        JsonNode rows = new ObjectMapper().readTree(said.out).at("/tables/answers");
+        assertThat(rows.get(0).get("what").asText())
+                .startsWith("Use a steering wheel")
+                .endsWith("mm larger");
+        double promised = rows.valueStream()
+                .filter(r -> r.get("key").asText().equals("rim_force_parked_n"))
+                .findFirst()
+                .orElseThrow()
+                .get("after")
+                .asDouble();
+        assertThat(promised).isLessThan(223.2);
+        JsonNode then = new ObjectMapper().readTree(run("analyse", taken.toString(), "--grid", "5x5").out);
+        assertThat(then.at("/linkage/effort/parked_worst_n").asDouble()).isEqualTo(promised);
+        assertThat(run("solve", file.toString(), "fly").err).contains("light-steering");
+        assertThat(run("solve", file.toString(), "ratio", "--may", "gear-height=3").err)
+                .contains("There are: arm-length");
+        assertThat(run("solve", file.toString(), "lock-stops", "--bolt", "-3").err)
+                .contains("from 10 mm up to 500");
+        Said never = run(
+                "solve", file.toString(), "ratio", "--want", "ratio=90", "--take", taken.toString(), "--answer", "9");
+        assertThat(never.code).isEqualTo(3);
+        assertThat(never.err).contains("nothing was written");
+    }
+
+    @Test
+    void tablesOfWhatIsMeasuredAndChangedArePrinted(@TempDir Path folder) throws Exception {
+        Path file = folder.resolve("demo.tilt");
+        JobFile.save(file, DemoJob.MARSH_CARRIER.job());
+        Path other = folder.resolve("shuttle.TILT");
+        JobFile.save(other, DemoJob.GARDEN_SHUTTLE.job().keepingVariant("As it was"));
+        Said knuckle = run("knuckle", file.toString(), "--longer", "15", "--unit", "INCH");
+        assertThat(knuckle.out).contains("0.591\" away from the steer axis").contains("rim_force_parked_n");
+        assertThat(run("knuckle", file.toString(), "--longer", "1e9").err).contains("it can be -20000 to 20000 mm");
+        assertThat(run("knuckle", file.toString()).code).isEqualTo(3);
+        assertThat(run("survey", file.toString()).out).contains("looks wrong").contains("wheel centre");
+        assertThat(run("survey", other.toString()).code).isEqualTo(3);
+        assertThat(run("runout", file.toString()).out).contains("Bent by 0.17°").contains("too much");
+        assertThat(run("trial", file.toString()).out).contains("left and right steering arms swapped");
+        JsonNode variants = new ObjectMapper().readTree(run("variants", other.toString(), "--json").out);
+        assertThat(variants.at("/tables/variants").valueStream())
+                .isNotEmpty()
+                .allSatisfy(r -> assertThat(r.get("variant-1")).isEqualTo(r.get("plan")));
+        Said compare = run("compare", folder.toString());
+        assertThat(compare.out).contains("demo.tilt").contains("shuttle.TILT").contains("joint_over_limit");
+        assertThat(compare.out
+                        .lines()
+                        .filter(l -> l.contains("Rim force, parked"))
+                        .findFirst()
+                        .orElseThrow())
+                .contains("333 N");
+        assertThat(run("compare", Files.createDirectory(folder.resolve("empty")).toString()).err)
+                .contains("no job file");
+        assertThat(run("completion").out).contains("light").contains("compare");
     }
 
     @Test

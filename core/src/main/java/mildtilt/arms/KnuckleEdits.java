@@ -1,5 +1,6 @@
 package mildtilt.arms;
 
+import java.util.List;
 import java.util.Optional;
 import mildtilt.gear.ArmGear;
 import mildtilt.geometry.Axis;
@@ -51,6 +52,13 @@ public final class KnuckleEdits {
     public static Job changedFrom(Job hand, Job job, KnuckleArm arm, KnuckleChange change) {
         SteeredAxle made = changed(hand, arm, change).axle().orElseThrow();
         return job.editAxle(a -> arm.with(a, arm.end(made), arm.stud(made)));
+    }
+
+    /** The steering arms that are described each by itself: the left one alone where the right is its mirror image. */
+    public static List<KnuckleArm> steeringArms(Job job) {
+        return job.axle().flatMap(SteeredAxle::ownRight).isPresent()
+                ? List.of(KnuckleArm.LEFT_STEERING, KnuckleArm.RIGHT_STEERING)
+                : List.of(KnuckleArm.LEFT_STEERING);
     }
 
     /** Both sides' arms changed alike. */

@@ -46,6 +46,9 @@ public final class Solver {
     /** An answer must bring the miss down to this part of what it is now. */
     private static final double WORTHWHILE = 0.7;
 
+    /** A further cut must bring the miss down by more than this. */
+    private static final double NO_BETTER = 1.1;
+
     private final Job job;
     private final SolveQuestion question;
     /** Of the job as it stands: what is changed for an answer hardly moves where a strap ends the travel. */
@@ -111,6 +114,9 @@ public final class Solver {
                 .toList();
         List<Found> kept = new ArrayList<>();
         for (Found f : good) {
+            if (good.stream().anyMatch(fewer -> doesAlmostAll(fewer, f))) {
+                continue;
+            }
             // More cuts for what fewer of the same already do are no answer.
             if (kept.size() < OFFERED
                     && kept.stream()
@@ -119,6 +125,14 @@ public final class Solver {
             }
         }
         return kept.stream().map(this::answer).toList();
+    }
+
+    /** Whether fewer changes leave next to nothing more to be wanted. */
+    private static boolean doesAlmostAll(Found fewer, Found more) {
+        return !more.meets()
+                && used(more).size() > used(fewer).size()
+                && used(more).containsAll(used(fewer))
+                && fewer.missed <= more.missed * NO_BETTER;
     }
 
     /** Whether a job has all that is wanted as it stands; false where it can't be measured. */

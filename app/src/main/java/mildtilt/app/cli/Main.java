@@ -17,6 +17,7 @@ import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import mildtilt.analysis.Analysis;
 import mildtilt.app.shell.MildTilt;
+import mildtilt.describe.RangeCheck;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.io.FileUnit;
 import mildtilt.io.JobFileException;
@@ -32,6 +33,7 @@ import mildtilt.io.json.RouteJson;
 import mildtilt.io.papers.PapersFiles;
 import mildtilt.io.scan.ScanFile;
 import mildtilt.job.Job;
+import mildtilt.parts.JobParts;
 import mildtilt.report.Papers;
 import mildtilt.routes.RouteAnswer;
 import mildtilt.routes.RouteFinder;
@@ -43,15 +45,13 @@ import mildtilt.steer.position.SteeringInput;
 import mildtilt.units.LengthUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import picocli.AutoComplete;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
-/**
- * The command line: {@code demo}, {@code open}, {@code analyse}, {@code route}, {@code scan}, {@code make}, {@code
- * sure}, {@code fit}, {@code instruments}, {@code shots}.
- */
+/** The command line, every command of it; docs/commands.md tells what each is for. */
 @Command(
         name = "mild-tilt",
         mixinStandardHelpOptions = true,
@@ -65,6 +65,14 @@ import picocli.CommandLine.Parameters;
             Main.PrintCatalogue.class,
             Main.FindRoute.class,
             RoomCommand.class,
+            SolveCommand.class,
+            TableCommands.Knuckle.class,
+            TableCommands.Variants.class,
+            TableCommands.Compare.class,
+            TableCommands.Survey.class,
+            TableCommands.Trials.class,
+            TableCommands.RunOut.class,
+            Main.Completion.class,
             Main.CheckScan.class,
             Main.Make.class,
             TrialCommands.Sure.class,
@@ -271,10 +279,32 @@ public final class Main implements Callable<Integer> {
         }
     }
 
+    /** A job that was changed here. @throws JobFileException if it has a size that no vehicle has */
+    static Job checked(Job changed) throws JobFileException {
+        Optional<String> fault = RangeCheck.fault(JobParts.JOB, changed);
+        if (fault.isPresent()) {
+            throw new JobFileException(fault.get());
+        }
+        return changed;
+    }
+
     static void print(String text) {
         PrintWriter out = new PrintWriter(System.out, false, StandardCharsets.UTF_8);
         out.print(text);
         out.flush();
+    }
+
+    @Command(
+            name = "completion",
+            mixinStandardHelpOptions = true,
+            description =
+                    "Prints a script with which bash or zsh completes the commands: source <(mild-tilt completion)")
+    static final class Completion implements Callable<Integer> {
+        @Override
+        public Integer call() {
+            print(AutoComplete.bash("mild-tilt", new CommandLine(new Main())));
+            return 0;
+        }
     }
 
     @Command(

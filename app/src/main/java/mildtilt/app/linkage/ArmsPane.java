@@ -183,10 +183,7 @@ public final class ArmsPane extends VBox {
 
     private List<KnuckleArm> arms() {
         return switch (which.getValue()) {
-            case BOTH ->
-                bench.job().axle().map(a -> a.ownRight().isPresent()).orElse(false)
-                        ? List.of(KnuckleArm.LEFT_STEERING, KnuckleArm.RIGHT_STEERING)
-                        : List.of(KnuckleArm.LEFT_STEERING);
+            case BOTH -> KnuckleEdits.steeringArms(bench.job());
             case LEFT -> List.of(KnuckleArm.LEFT_STEERING);
             case RIGHT -> List.of(KnuckleArm.RIGHT_STEERING);
             case DRAG_LINK -> List.of(KnuckleArm.DRAG_LINK);

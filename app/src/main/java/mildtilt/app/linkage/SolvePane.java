@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.DoubleConsumer;
+import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
@@ -18,36 +19,28 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import mildtilt.analysis.Analysis;
-import mildtilt.analysis.Effect;
+import mildtilt.analysis.SolveOutcome;
 import mildtilt.app.controls.Choices;
 import mildtilt.app.controls.MeasureField;
 import mildtilt.app.controls.SearchRow;
 import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.Workbench;
-import mildtilt.findings.remedies.StopMoves;
+import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.job.Job;
-import mildtilt.solve.ArmMatching;
 import mildtilt.solve.DesignVariable;
 import mildtilt.solve.Goal;
-import mildtilt.solve.LockStops;
-import mildtilt.solve.SolveAnswer;
 import mildtilt.solve.SolveQuestion;
-import mildtilt.solve.Solver;
 import mildtilt.solve.Target;
 import mildtilt.solve.Target.Wish;
 import mildtilt.solve.VariableBounds;
 import mildtilt.units.LengthText;
 import mildtilt.units.LengthUnit;
-import mildtilt.units.Phrase;
 
 /**
  * Takes what may move, how far, and the targets; looks for answers in the background until cancelled; shows each with
  * its costs. Nothing changes until one is applied.
  */
 public final class SolvePane extends VBox {
-
-    private static final double USUAL_BOLT_RADIUS = 60;
 
     private final Workbench bench;
     private final ChoiceBox<Goal> goal = Choices.of(Goal.class, Goal::label, "goal", "What to solve for");
@@ -57,8 +50,7 @@ public final class SolvePane extends VBox {
     private final VBox answers = new VBox();
     private final Map<DesignVariable, VariableBounds> freedoms = new EnumMap<>(DesignVariable.class);
     private final Map<Wish, Double> wants = new LinkedHashMap<>();
-    private double boltRadius = USUAL_BOLT_RADIUS;
-    private double before = StopMoves.BEFORE_DEG;
+    private SolveOutcome.Stops stops = SolveOutcome.Stops.USUAL;
     private AtomicBoolean going = new AtomicBoolean();
     private Optional<Job> askedAbout = Optional.empty();
 
@@ -113,14 +105,19 @@ public final class SolvePane extends VBox {
         Goal g = goal.getValue();
         if (g == Goal.LOCK_STOPS) {
             row = field(
-                    row, "Stop acts before anything else by", "stop-before", Measure.ANGLE, before, v -> before = v);
+                    row,
+                    "Stop acts before anything else by",
+                    "stop-before",
+                    Measure.ANGLE,
+                    stops.beforeDeg(),
+                    v -> setStops(() -> stops.withBeforeDeg(v)));
             row = field(
                     row,
                     "Stop bolt from the steer axis",
                     "stop-radius",
                     Measure.LENGTH,
-                    boltRadius,
-                    v -> boltRadius = v);
+                    stops.boltRadius(),
+                    v -> setStops(() -> stops.withBoltRadius(v)));
         }
         if (!wants.isEmpty()) {
             asked.add(sub("Wanted"), 0, row++, 2, 1);
@@ -177,6 +174,15 @@ public final class SolvePane extends VBox {
         }
     }
 
+    private void setStops(Supplier<SolveOutcome.Stops> to) {
+        try {
+            stops = to.get();
+        } catch (ImpossibleGeometryException e) {
+            bench.refuse(e.getMessage());
+            ask();
+        }
+    }
+
     private static Label sub(String text) {
         Label l = new Label(text);
         l.getStyleClass().add("sub-head");
@@ -221,16 +227,6 @@ public final class SolvePane extends VBox {
         controls.searching(false);
     }
 
-    private record Priced(SolveAnswer answer, Effect effects) {}
-
-    /**
-     * The result.
-     *
-     * @param notes to be read before any answer
-     * @param met whether what is wanted is met as it stands
-     */
-    private record Outcome(List<Phrase> notes, boolean met, List<Priced> answers) {}
-
     private void search() {
         stop();
         controls.takeFocus();
@@ -243,18 +239,13 @@ public final class SolvePane extends VBox {
                         .map(w -> Target.of(w.getKey(), w.getValue()))
                         .toList());
         Goal g = goal.getValue();
-        double radius = boltRadius;
-        double early = before;
+        SolveOutcome.Stops set = stops;
         controls.searching(true);
         answers.getChildren().clear();
-        CompletableFuture.supplyAsync(() -> {
-                    Analysis now = Analysis.of(job);
-                    List<Priced> answers = found(g, now, question, early, radius, mine).stream()
-                            .map(a -> new Priced(a, now.effectOf(a.job())))
-                            .toList();
-                    return new Outcome(
-                            notes(g, now), !question.wants().isEmpty() && Solver.alreadyMet(job, question), answers);
-                })
+        CompletableFuture.supplyAsync(() -> SolveOutcome.of(job, g, question, set, done -> {
+                    Platform.runLater(() -> controls.progress(done));
+                    return mine.get();
+                }))
                 .whenComplete((found, problem) -> Platform.runLater(() -> {
                     if (!mine.get()) {
                         return;
@@ -268,50 +259,12 @@ public final class SolvePane extends VBox {
                 }));
     }
 
-    private List<SolveAnswer> found(
-            Goal g, Analysis now, SolveQuestion question, double early, double radius, AtomicBoolean mine) {
-        return switch (g) {
-            case LOCK_STOPS -> LockStops.of(now.job(), early, radius);
-            case ARM_MATCH ->
-                now.match().map(m -> ArmMatching.answers(now.job(), m)).orElse(List.of());
-            case LEAST_BUMP_STEER, ARM_SHAPE, RATIO, FULL_TRAVEL, LIGHT_STEERING ->
-                Solver.search(now.job(), question, done -> {
-                    Platform.runLater(() -> controls.progress(done));
-                    return mine.get();
-                });
-        };
-    }
-
-    private static List<Phrase> notes(Goal g, Analysis now) {
-        return switch (g) {
-            case ARM_MATCH ->
-                now.match()
-                        .map(ArmMatching::describe)
-                        .orElse(
-                                List.of(
-                                        Phrase.of(
-                                                "Nothing but the gear ends the lock, or the wheels "
-                                                        + "do not follow it: say which lock is wanted (Vehicle), or where stops and tyres are (Knuckles).")));
-            case LOCK_STOPS, LEAST_BUMP_STEER, ARM_SHAPE, RATIO, FULL_TRAVEL, LIGHT_STEERING -> List.of();
-        };
-    }
-
-    private void show(Goal g, Outcome found) {
-        found.notes.forEach(p -> answers.getChildren().add(Wrap.text(p.text(bench.lengthUnit()), "step")));
-        if (found.met) {
-            answers.getChildren().add(Wrap.text("Already meets all targets.", "finding-what"));
-        }
-        if (found.answers.isEmpty() && !found.met && g != Goal.ARM_MATCH) {
-            answers.getChildren()
-                    .add(Wrap.text(
-                            "Nothing within these limits comes much closer. Widen the limits, let "
-                                    + "more change, or lower the target.",
-                            "finding-what"));
-        }
-        for (int i = 0; i < found.answers.size(); i++) {
-            answers.getChildren()
-                    .add(new SolveAnswerCard(
-                            bench, found.answers.get(i).answer, found.answers.get(i).effects, "answer-" + i));
+    private void show(Goal g, SolveOutcome found) {
+        found.notes().forEach(p -> answers.getChildren().add(Wrap.text(p.text(bench.lengthUnit()), "step")));
+        found.nothing(g).ifPresent(t -> answers.getChildren().add(Wrap.text(t, "finding-what")));
+        int n = 0;
+        for (SolveOutcome.Priced p : found.answers()) {
+            answers.getChildren().add(new SolveAnswerCard(bench, p.answer(), p.effect(), "answer-" + n++));
         }
     }
 

@@ -6,7 +6,6 @@ import mildtilt.job.Trial;
 import mildtilt.trials.compare.RunOutFit;
 import mildtilt.trials.compare.TrialTables;
 import mildtilt.units.Phrase;
-import mildtilt.units.Quantity;
 
 /** Run-out at stations along each shaft, bent and eccentric told apart, against what the bearings tolerate. */
 final class RunOutPane extends TrialPane {
@@ -29,26 +28,13 @@ final class RunOutPane extends TrialPane {
             String shaft = result.figures().names().apply(r.shaft());
             head(shaft);
             say(Phrase.name(shaft) + ": " + r.verdict().label() + ".");
-            r.bend()
-                    .ifPresent(b -> say(
-                            "Bent by {0} at {1} from its wheel end, standing out {2} there, high at {3} from the mark. Press it there, or make another; heat and a weld do not straighten a steering shaft.",
-                            Quantity.angle(b.deg()),
-                            Quantity.length(b.along()),
-                            Quantity.fine(b.deep()),
-                            Quantity.angle(b.highDeg())));
+            r.bend().ifPresent(b -> say(b.text().text(bench.lengthUnit())));
             for (RunOutFit.AtBearing b : r.bearings()) {
-                String sentence = b.bearing()
-                        + ": the dial would read {0} there, where {1} is the most; the shaft swings {2} in it each turn, and it stands {3}.";
-                Quantity[] figures = {
-                    Quantity.fine(b.reading()),
-                    Quantity.fine(b.most()),
-                    Quantity.angle(b.wobbleDeg()),
-                    Quantity.angle(b.standsDeg())
-                };
+                String text = b.text().text(bench.lengthUnit());
                 if (b.tooMuch()) {
-                    add(Wrap.text("! " + Phrase.of(sentence, figures).text(bench.lengthUnit()), "brings"));
+                    add(Wrap.text("! " + text, "brings"));
                 } else {
-                    say(sentence, figures);
+                    say(text);
                 }
             }
             if (r.stations().size() > 1) {

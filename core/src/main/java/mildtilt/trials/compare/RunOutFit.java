@@ -8,6 +8,8 @@ import mildtilt.column.Bearing;
 import mildtilt.column.Column;
 import mildtilt.id.Id;
 import mildtilt.trials.TrialReading.RunOut;
+import mildtilt.units.Phrase;
+import mildtilt.units.Quantity;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.RealVector;
@@ -48,7 +50,15 @@ public record RunOutFit(
      * @param along mm; @param deg by how much; @param deep how far the place is off the straight line of both ends, mm;
      * @param highDeg which way it bulges, from the mark on
      */
-    public record Bend(double along, double deg, double deep, double highDeg) {}
+    public record Bend(double along, double deg, double deep, double highDeg) {
+
+        public Phrase text() {
+            return Phrase.of(
+                    "Bent by {0} at {1} from its wheel end, standing out {2} there, high at {3} from the mark. Press it "
+                            + "there, or make another; heat and a weld do not straighten a steering shaft.",
+                    Quantity.angle(deg), Quantity.length(along), Quantity.fine(deep), Quantity.angle(highDeg));
+        }
+    }
 
     /**
      * @param reading dial reading to expect there, mm
@@ -61,6 +71,17 @@ public record RunOutFit(
 
         public boolean tooMuch() {
             return reading > most || wobbleDeg > standsDeg;
+        }
+
+        public Phrase text() {
+            return Phrase.of(
+                    Phrase.name(bearing)
+                            + ": the dial would read {0} there, where {1} is the most; the shaft swings {2} in it each turn, "
+                            + "and it stands {3}.",
+                    Quantity.fine(reading),
+                    Quantity.fine(most),
+                    Quantity.angle(wobbleDeg),
+                    Quantity.angle(standsDeg));
         }
     }
 

@@ -21,7 +21,13 @@ public final class TrialTables {
     /** Everything of one trial that has rows. */
     public static List<Table> of(String vehicle, TrialFigures f) {
         String name = f.trial().sheet().name();
-        return List.of(figures(vehicle, f), wall(vehicle, f), plates(vehicle, f), runOut(vehicle, f)).stream()
+        return List.of(
+                        figures(vehicle, f),
+                        wall(vehicle, f),
+                        plates(vehicle, f),
+                        runOut(vehicle, f),
+                        verdicts(vehicle, f))
+                .stream()
                 .filter(t -> !t.rows().isEmpty())
                 .map(t -> new Table(t.file(), t.title() + ": " + vehicle + ", " + name, t.keys(), t.heads(), t.rows()))
                 .toList();
@@ -183,6 +189,32 @@ public final class TrialTables {
                         "out_of_round_mm"),
                 List.of("Vehicle", "Trial", "Shaft", "Along", "Dial reads", "Off its axis", "High at", "Out of round"),
                 rows);
+    }
+
+    /** What the dial says of each shaft, in words. */
+    public static Table verdicts(String vehicle, TrialFigures f) {
+        List<List<Cell>> rows = new ArrayList<>();
+        for (RunOutFit r : f.runOuts()) {
+            verdict(rows, vehicle, f, r, "", Phrase.of(r.verdict().label()));
+            r.bend().ifPresent(b -> verdict(rows, vehicle, f, r, "", b.text()));
+            r.bearings().forEach(b -> verdict(rows, vehicle, f, r, b.tooMuch() ? "too much" : "within", b.text()));
+        }
+        return new Table(
+                "trial-run-out-verdict",
+                "Run-out: what it says",
+                List.of("vehicle", "trial", "shaft", "state", "what"),
+                List.of("Vehicle", "Trial", "Shaft", "", "What the dial says"),
+                rows);
+    }
+
+    private static void verdict(
+            List<List<Cell>> rows, String vehicle, TrialFigures f, RunOutFit r, String state, Phrase what) {
+        rows.add(List.of(
+                Cell.of(vehicle),
+                Cell.of(f.trial().sheet().name()),
+                Cell.of(f.names().apply(r.shaft())),
+                Cell.of(state),
+                Cell.of(what)));
     }
 
     public static Table inspection(BuiltVehicle vehicle, Analysis analysis) {
