@@ -18,12 +18,14 @@ import mildtilt.withers.Withers;
  * All that a job says of how it is made.
  *
  * @param rods how each rod is put together, as far as chosen
+ * @param rackRods rods that a rack has of its own, with an end screwed on; such a rod has no other make-up
  * @param pieces made besides; names differ, so that people can tell them apart
  */
 @Withers
 public record Making(
         Workshop workshop,
         Map<Rod, RodMakeUp> rods,
+        Map<Rod, RackRod> rackRods,
         List<ShaftJoin> joins,
         List<Piece> pieces,
         WorkPlan plan,
@@ -31,11 +33,21 @@ public record Making(
         implements MakingBuilder.With {
 
     public static final Making NONE =
-            new Making(Workshop.USUAL, Map.of(), List.of(), List.of(), WorkPlan.NONE, List.of());
+            new Making(Workshop.USUAL, Map.of(), Map.of(), List.of(), List.of(), WorkPlan.NONE, List.of());
 
     /** @throws ImpossibleGeometryException if two pieces have one name */
     public Making {
         rods = Collections.unmodifiableMap(new TreeMap<>(rods));
+        rackRods = Collections.unmodifiableMap(new TreeMap<>(rackRods));
+        for (Rod rod : rackRods.keySet()) {
+            if (rod != Rod.LEFT_TIE_ROD && rod != Rod.RIGHT_TIE_ROD) {
+                throw new ImpossibleGeometryException("A " + rod.label() + " is no rod of a rack.");
+            }
+            if (rods.containsKey(rod)) {
+                throw new ImpossibleGeometryException("The " + rod.label()
+                        + " is said to be the rack's own and to be made up of two ends: it is one or the other.");
+            }
+        }
         joins = List.copyOf(joins);
         pieces = List.copyOf(pieces);
         welds = List.copyOf(welds);
@@ -65,7 +77,23 @@ public record Making(
         Map<Rod, RodMakeUp> all = new LinkedHashMap<>(rods);
         all.remove(rod);
         makeUp.ifPresent(m -> all.put(rod, m));
-        return new Making(workshop, all, joins, pieces, plan, welds);
+        Map<Rod, RackRod> own = new LinkedHashMap<>(rackRods);
+        makeUp.ifPresent(_ -> own.remove(rod));
+        return new Making(workshop, all, own, joins, pieces, plan, welds);
+    }
+
+    public Optional<RackRod> rackRod(Rod rod) {
+        return Optional.ofNullable(rackRods.get(rod));
+    }
+
+    /** With the rack's own rod, in place of one made up of two ends. */
+    public Making withRackRod(Rod rod, Optional<RackRod> it) {
+        Map<Rod, RackRod> all = new LinkedHashMap<>(rackRods);
+        all.remove(rod);
+        it.ifPresent(r -> all.put(rod, r));
+        Map<Rod, RodMakeUp> made = new LinkedHashMap<>(rods);
+        it.ifPresent(_ -> made.remove(rod));
+        return new Making(workshop, made, all, joins, pieces, plan, welds);
     }
 
     public Making editJoin(int index, UnaryOperator<ShaftJoin> edit) {

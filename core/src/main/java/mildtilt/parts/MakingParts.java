@@ -35,6 +35,7 @@ import mildtilt.build.Hole;
 import mildtilt.build.Making;
 import mildtilt.build.Metal;
 import mildtilt.build.Piece;
+import mildtilt.build.RackRod;
 import mildtilt.build.RodMakeUp;
 import mildtilt.build.ScrewThread;
 import mildtilt.build.Section;
@@ -258,6 +259,24 @@ public final class MakingParts {
             .needs("body", "body", new Group<>(BODY), "between them")
             .help("an end, the body, an end");
 
+    public static final Part<RackRod> RACK_ROD = Part.of(RackRod.class)
+            .needs("length", "length_mm", LENGTH, "from the inner ball's centre to its tip, as it is there")
+            .label("Inner ball to tip")
+            .needs("threaded", "threaded_mm", LENGTH, "from its tip on")
+            .label("Thread, from the tip")
+            .inline("thread", THREAD)
+            .needs("jamNut", "jam_nut_mm", new Size(NUT), "its thickness; 0 for none")
+            .label("Jam nut")
+            .needs(
+                    "endReach",
+                    "end_to_mouth_mm",
+                    LENGTH,
+                    "from the outer ball's centre to the mouth of the end's socket")
+            .label("Outer ball to the end's mouth")
+            .needs("endDeep", "end_deep_mm", LENGTH, "how far the rod can go into the end")
+            .label("Socket's depth")
+            .help("a rack's own rod, with an end screwed onto it");
+
     private static final Part<ShaftJoin> JOIN = Part.of(ShaftJoin.class)
             .needs("id", "id", Reference.to(Id.Kind.JOIN), "its own")
             .needs("shaft", "shaft", Reference.to(Id.Kind.SHAFT), "the shaft that is joined")
@@ -446,6 +465,12 @@ public final class MakingParts {
     public static final Part<Making> MAKING = Part.of(Making.class)
             .usual("workshop", "workshop", new Group<>(WORKSHOP), Workshop.USUAL, "the workshop")
             .omits("rods", "rods", new ByConstant<>(Rod.class, ROD), Map.of(), "how each rod is put together")
+            .omits(
+                    "rackRods",
+                    "rack_rods",
+                    new ByConstant<>(Rod.class, RACK_ROD),
+                    Map.of(),
+                    "rods that a rack has of its own, with an end screwed onto each")
             .usual("joins", "joins", new Many<>(new Group<>(JOIN), 0, 50), List.of(), "where shafts are made of two")
             .usual(
                     "pieces",

@@ -23,6 +23,7 @@ import mildtilt.shop.CutList;
 import mildtilt.shop.CutList.PlateLine;
 import mildtilt.shop.Fits;
 import mildtilt.shop.JoinFigures;
+import mildtilt.shop.RackRodFigures;
 import mildtilt.shop.RodFigures;
 import mildtilt.shop.StockPlan;
 import mildtilt.template.FlatPattern;
@@ -41,6 +42,7 @@ public record Papers(
         CutList cuts,
         StockPlan stock,
         List<RodFigures> rods,
+        List<RackRodFigures> rackRods,
         List<JoinFigures> joins,
         List<Fits.Fit> fits,
         Templates templates,
@@ -55,10 +57,11 @@ public record Papers(
         Job job = analysis.job();
         Workshop shop = job.making().workshop();
         List<RodFigures> rods = RodFigures.of(job, analysis.train().axle());
+        List<RackRodFigures> rackRods = RackRodFigures.of(job, analysis.train().axle());
         List<JoinFigures> joins = JoinFigures.of(job);
         Templates templates = Templates.of(
                 job, analysis.clearance().map(ClearanceFigures::notches).orElse(List.of()));
-        CutList cuts = CutList.of(job, analysis.bench(), rods, joins, plates(templates, shop.sets()));
+        CutList cuts = CutList.of(job, analysis.bench(), rods, rackRods, joins, plates(templates, shop.sets()));
         StockPlan stock = StockPlan.of(cuts, shop);
         RunSheet run = RunSheet.of(
                 StepList.of(new StepList.Basis(
@@ -66,6 +69,7 @@ public record Papers(
                         analysis.bench(),
                         cuts,
                         rods,
+                        rackRods,
                         joins,
                         analysis.steer(),
                         analysis.clearance().map(ClearanceFigures::notches).orElse(List.of()),
@@ -78,6 +82,7 @@ public record Papers(
                 cuts,
                 stock,
                 rods,
+                rackRods,
                 joins,
                 Fits.of(job, analysis.catalogue()),
                 templates,

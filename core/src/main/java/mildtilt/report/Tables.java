@@ -6,8 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import mildtilt.build.RodMakeUp;
-import mildtilt.build.ScrewThread;
 import mildtilt.build.WeldRecord;
 import mildtilt.clocking.ForkMark;
 import mildtilt.column.Bearing;
@@ -18,7 +16,6 @@ import mildtilt.shop.BenchSheet;
 import mildtilt.shop.CutList;
 import mildtilt.shop.Fits;
 import mildtilt.shop.JoinFigures;
-import mildtilt.shop.RodFigures;
 import mildtilt.shop.StockPlan;
 import mildtilt.units.LengthText;
 import mildtilt.units.Phrase;
@@ -37,9 +34,10 @@ final class Tables {
                 joints(p),
                 forks(p),
                 bearings(p.analysis().job()),
-                rods(p),
-                ends(p.rods()),
-                threads(p.rods()),
+                RodTables.rods(p.rods()),
+                RodTables.ends(p.rods()),
+                RodTables.rackRods(p.rackRods()),
+                RodTables.taps(p.rods()),
                 fits(p.fits()),
                 joins(p.joins()),
                 run(p.run()),
@@ -248,123 +246,6 @@ final class Tables {
                 List.of("bearing", "kind", "shaft", "along_mm", "bore_mm", "fixed_to"),
                 List.of("Bearing", "Kind", "On", "Along", "Bore", "Fixed to"),
                 rows);
-    }
-
-    private static Table rods(Papers p) {
-        List<List<Cell>> rows = new ArrayList<>();
-        for (RodFigures r : p.rods()) {
-            boolean turns = r.perTurn() > 0;
-            rows.add(List.of(
-                    Cell.of(CutList.capital(r.rod().label())),
-                    Cell.of(mm(r.centres())),
-                    Cell.of(mm(r.body())),
-                    Cell.of(r.way().label()),
-                    Cell.of(mm(r.longer())),
-                    Cell.of(mm(r.shorter())),
-                    turns ? Cell.of(Quantity.fine(r.perTurn())) : Cell.of("none"),
-                    Cell.of(turns ? Optional.of(Quantity.turns(r.turnsLonger())) : Optional.empty()),
-                    Cell.of(turns ? Optional.of(Quantity.turns(r.turnsShorter())) : Optional.empty()),
-                    Cell.of(r.toePerTurn().map(Quantity::angle)),
-                    Cell.of(r.betweenTips().map(Quantity::length))));
-        }
-        return new Table(
-                "rods",
-                "Rods",
-                List.of(
-                        "rod",
-                        "between_centres_mm",
-                        "body_mm",
-                        "can",
-                        "longer_mm",
-                        "shorter_mm",
-                        "per_turn_mm",
-                        "turns_longer",
-                        "turns_shorter",
-                        "toe_in_per_turn_deg",
-                        "between_shanks_mm"),
-                List.of(
-                        "Rod",
-                        "Between centres",
-                        "Body",
-                        "It",
-                        "Longer by",
-                        "Shorter by",
-                        "Per turn",
-                        "Turns longer",
-                        "Turns shorter",
-                        "Toe-in per turn",
-                        "Between shanks"),
-                rows);
-    }
-
-    private static Table ends(List<RodFigures> rods) {
-        List<List<Cell>> rows = new ArrayList<>();
-        for (RodFigures r : rods) {
-            for (boolean outer : new boolean[] {true, false}) {
-                RodFigures.EndFigures e = r.end(outer);
-                RodMakeUp.End made = r.makeUp().end(outer);
-                rows.add(List.of(
-                        Cell.of(CutList.capital(r.rod().label())),
-                        Cell.of(e.label()),
-                        Cell.of(made.part().name()),
-                        Cell.of(made.part().thread().label()),
-                        Cell.of(mm(e.faceOut())),
-                        Cell.of(mm(e.engaged())),
-                        Cell.of(mm(e.engagedShort())),
-                        Cell.of(mm(e.engagedLong())),
-                        Cell.of(mm(e.least())),
-                        Cell.of(mm(made.jamNut())),
-                        Cell.of(mm(e.gapToHousing()))));
-            }
-        }
-        return new Table(
-                "rod-ends",
-                "Rod ends and engagement",
-                List.of(
-                        "rod",
-                        "end",
-                        "part",
-                        "thread",
-                        "ball_to_face_mm",
-                        "engaged_mm",
-                        "engaged_shortest_mm",
-                        "engaged_longest_mm",
-                        "never_under_mm",
-                        "jam_nut_mm",
-                        "nut_to_neck_shortest_mm"),
-                List.of(
-                        "Rod",
-                        "End",
-                        "Part",
-                        "Thread",
-                        "Ball to face",
-                        "Thread in now",
-                        "At shortest",
-                        "At longest",
-                        "Never under",
-                        "Jam nut",
-                        "Nut to neck, shortest"),
-                rows);
-    }
-
-    private static Table threads(List<RodFigures> rods) {
-        Map<ScrewThread, Boolean> all = new LinkedHashMap<>();
-        rods.forEach(r -> {
-            all.put(r.makeUp().tap(true), true);
-            all.put(r.makeUp().tap(false), true);
-        });
-        return new Table(
-                "taps",
-                "Taps and drills",
-                List.of("thread", "hand", "tap_drill_mm", "depth_of_thread_pct"),
-                List.of("Thread", "Hand", "Tap drill", "Depth of thread"),
-                all.keySet().stream()
-                        .map(t -> List.of(
-                                Cell.of(t.label()),
-                                Cell.of(t.hand().label()),
-                                Cell.of(Quantity.fine(t.tapDrill())),
-                                Cell.of(Quantity.percent(t.depthPct(t.tapDrill())))))
-                        .toList());
     }
 
     private static Table fits(List<Fits.Fit> fits) {

@@ -22,6 +22,7 @@ import mildtilt.shop.BenchSheet;
 import mildtilt.shop.CutList;
 import mildtilt.shop.Fits;
 import mildtilt.shop.JoinFigures;
+import mildtilt.shop.RackRodFigures;
 import mildtilt.shop.RodFigures;
 import mildtilt.steer.SteerFigures;
 import mildtilt.units.Phrase;
@@ -36,6 +37,7 @@ public final class StepList {
             BenchSheet bench,
             CutList cuts,
             List<RodFigures> rods,
+            List<RackRodFigures> rackRods,
             List<JoinFigures> joins,
             Optional<SteerFigures> steer,
             List<Notch> notches,
@@ -373,8 +375,18 @@ public final class StepList {
                     Quantity.length(r.outer().least()),
                     Quantity.length(r.inner().least())));
         }
+        for (RackRodFigures r : b.rackRods) {
+            m.add(Phrase.of(r.rod().label() + ", the rack's own: ")
+                    .then(r.order())
+                    .then(Phrase.of(
+                            " Screw the end on to {0} between centres: {1} of thread in, never under {2}.",
+                            Quantity.length(r.centres()),
+                            Quantity.length(Math.max(0, r.engaged())),
+                            Quantity.length(r.least()))));
+        }
         b.bench.rods().stream()
-                .filter(l -> b.rods.stream().noneMatch(r -> r.rod() == l.rod()))
+                .filter(l -> b.rods.stream().noneMatch(r -> r.rod() == l.rod())
+                        && b.rackRods.stream().noneMatch(r -> r.rod() == l.rod()))
                 .forEach(
                         l -> m.add(Phrase.of(l.rod().label() + ": {0} between centres.", Quantity.length(l.length()))));
         step(
@@ -396,6 +408,12 @@ public final class StepList {
                 .filter(r -> r.toePerTurn().isPresent())
                 .forEach(r -> toe.add(Phrase.of(
                         r.rod().label() + ": a turn that lengthens it gives {0} of toe-"
+                                + (r.toePerTurn().get() > 0 ? "in." : "out."),
+                        Quantity.angle(Math.abs(r.toePerTurn().get())))));
+        b.rackRods.stream()
+                .filter(r -> r.toePerTurn().isPresent())
+                .forEach(r -> toe.add(Phrase.of(
+                        r.rod().label() + ": a turn of the rod that lengthens it gives {0} of toe-"
                                 + (r.toePerTurn().get() > 0 ? "in." : "out."),
                         Quantity.angle(Math.abs(r.toePerTurn().get())))));
         step(

@@ -83,8 +83,13 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
 
     /** @param plates of the job's templates, which tell their areas */
     public static CutList of(
-            Job job, BenchSheet bench, List<RodFigures> rods, List<JoinFigures> joins, List<PlateLine> plates) {
-        return new Builder(job, bench, rods, joins).list(plates);
+            Job job,
+            BenchSheet bench,
+            List<RodFigures> rods,
+            List<RackRodFigures> rackRods,
+            List<JoinFigures> joins,
+            List<PlateLine> plates) {
+        return new Builder(job, bench, rods, rackRods, joins).list(plates);
     }
 
     /** kg of all lines whose section is known, and of the plates. */
@@ -110,16 +115,23 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
         private final Job job;
         private final BenchSheet bench;
         private final List<RodFigures> rods;
+        private final List<RackRodFigures> rackRods;
         private final List<JoinFigures> joins;
         private final Workshop shop;
         private final List<CutLine> lines = new ArrayList<>();
         private final List<String> asTheyCome = new ArrayList<>();
         private final List<Phrase> open = new ArrayList<>();
 
-        Builder(Job job, BenchSheet bench, List<RodFigures> rods, List<JoinFigures> joins) {
+        Builder(
+                Job job,
+                BenchSheet bench,
+                List<RodFigures> rods,
+                List<RackRodFigures> rackRods,
+                List<JoinFigures> joins) {
             this.job = job;
             this.bench = bench;
             this.rods = rods;
+            this.rackRods = rackRods;
             this.joins = joins;
             shop = job.making().workshop();
         }
@@ -353,6 +365,12 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
                             Quantity.length(line.length())));
                     continue;
                 }
+                Optional<RackRodFigures> own =
+                        rackRods.stream().filter(r -> r.rod() == rod).findFirst();
+                if (own.isPresent()) {
+                    rackRod(own.get());
+                    continue;
+                }
                 Optional<RodFigures> f =
                         rods.stream().filter(r -> r.rod() == rod).findFirst();
                 if (f.isEmpty()) {
@@ -368,6 +386,33 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
                     continue;
                 }
                 body(f.get(), rod);
+            }
+        }
+
+        /** It is there, and is shortened where that is wanted. */
+        private void rackRod(RackRodFigures f) {
+            String name = capital(f.rod().label()) + ", the rack's own";
+            switch (f.verdict()) {
+                case GOES_ON -> asTheyCome.add(name);
+                case SHALLOW, TOO_SHORT, LACKS_THREAD ->
+                    open.add(Phrase.of(Phrase.name(name) + " " + f.verdict().label() + ". ")
+                            .then(f.cure().orElse(Phrase.of(""))));
+                case CUT ->
+                    lines.add(new CutLine(
+                            name,
+                            Optional.empty(),
+                            Phrase.of("rod Ø {0}", Quantity.fine(f.it().thread().major())),
+                            Metal.STEEL,
+                            "as it is there",
+                            f.finished(),
+                            f.finished(),
+                            "tip faced, its thread chamfered; from the inner ball's centre to the tip",
+                            0,
+                            f.rod() == Rod.LEFT_TIE_ROD ? 1 : 0,
+                            f.rod() == Rod.RIGHT_TIE_ROD ? 1 : 0,
+                            shop.sets(),
+                            Optional.empty(),
+                            Optional.of(f.order())));
             }
         }
 

@@ -6,10 +6,13 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.scene.Node;
+import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.build.EndPart;
+import mildtilt.build.RackRod;
 import mildtilt.build.RodMakeUp;
 import mildtilt.build.ScrewThread;
+import mildtilt.gear.RackAndPinion;
 import mildtilt.job.Job;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.rods.Rod;
@@ -17,6 +20,7 @@ import mildtilt.linkage.rods.RodEnds;
 import mildtilt.report.Papers;
 import mildtilt.shop.BenchSheet;
 import mildtilt.shop.CutList;
+import mildtilt.shop.RackRodFigures;
 import mildtilt.shop.RodFigures;
 import mildtilt.units.Quantity;
 
@@ -33,7 +37,7 @@ final class RodsPane extends MakePane {
         Job job = p.analysis().job();
         title(
                 "Rods",
-                "An end, a jam nut, the body, a jam nut, an end. With a right-hand thread at one end and a left-hand one at the other, turning the body sets the length.");
+                "An end, a jam nut, the body, a jam nut, an end; or the rack's own rod with an end screwed on. With a right-hand thread at one end and a left-hand one at the other, turning the body sets the length.");
         if (job.axle().isEmpty()) {
             hint("This job has no steered axle yet.");
             return;
@@ -60,6 +64,14 @@ final class RodsPane extends MakePane {
             hint("It turns on the arms themselves and has no ends to choose.");
             return;
         }
+        Optional<RackRod> own = p.analysis().job().making().rackRod(rod);
+        if (own.isPresent()) {
+            rackRod(
+                    rod,
+                    own.get(),
+                    p.rackRods().stream().filter(r -> r.rod() == rod).findFirst());
+            return;
+        }
         Optional<RodMakeUp> made = p.analysis().job().making().rod(rod);
         if (ends.get().tube().isEmpty()) {
             hint("Its tube is not chosen: select it in the train and give its outside and wall.");
@@ -76,6 +88,14 @@ final class RodsPane extends MakePane {
                             part -> make(
                                     "Ends of the " + rod.label(),
                                     m -> m.withRod(rod, Optional.of(RodMakeUp.usual(part)))))));
+            if (axle.gear() instanceof RackAndPinion && other(rod).isPresent()) {
+                row(small(
+                        "It is the rack's own rod, with an end screwed on",
+                        "rack-rod-" + key(rod),
+                        () -> make(
+                                "The " + rod.label() + " is the rack's own",
+                                m -> m.withRackRod(rod, Optional.of(RackRod.usual(line.length()))))));
+            }
             return;
         }
         Optional<RodFigures> f = p.rods().stream().filter(r -> r.rod() == rod).findFirst();
@@ -266,17 +286,94 @@ final class RodsPane extends MakePane {
                                 () -> make(
                                         "Choose other ends for the " + rod.label(),
                                         m -> m.withRod(rod, Optional.empty()))))));
-        if (rod == Rod.LEFT_TIE_ROD || rod == Rod.RIGHT_TIE_ROD) {
-            Rod other = rod == Rod.LEFT_TIE_ROD ? Rod.RIGHT_TIE_ROD : Rod.LEFT_TIE_ROD;
-            fields.add(named(
-                    " ",
-                    small(
-                            "Same for the " + other.label(),
-                            "rod-copy-" + id,
-                            () -> make(
-                                    "The " + other.label() + " made like the " + rod.label(),
-                                    m -> m.withRod(other, m.rod(rod))))));
-        }
+        other(rod)
+                .ifPresent(other -> fields.add(named(
+                        " ",
+                        small(
+                                "Same for the " + other.label(),
+                                "rod-copy-" + id,
+                                () -> make(
+                                        "The " + other.label() + " made like the " + rod.label(),
+                                        m -> m.withRod(other, m.rod(rod)))))));
         row(fields.toArray(Node[]::new));
+    }
+
+    /** The tie rod on the other side. */
+    private static Optional<Rod> other(Rod rod) {
+        return switch (rod) {
+            case LEFT_TIE_ROD -> Optional.of(Rod.RIGHT_TIE_ROD);
+            case RIGHT_TIE_ROD -> Optional.of(Rod.LEFT_TIE_ROD);
+            case TIE_ROD, CENTRE_LINK, INTERMEDIATE_LINK, DRAG_LINK, DRAG_ROD, SHORT_LINK -> Optional.empty();
+        };
+    }
+
+    private void rackRod(Rod rod, RackRod it, Optional<RackRodFigures> figures) {
+        figures.ifPresent(r -> {
+            add(new RackRodDrawing(r, bench.lengthUnit()));
+            say("The rack's own rod " + r.verdict().label() + ". " + r.order().text(bench.lengthUnit()));
+            say(
+                    "Thread in the end: {0} now, {1} at the shortest, never under {2}. It can be set {3} longer, {4} shorter"
+                            + r.toePerTurn()
+                                    .map(t ->
+                                            "; a turn gives {5} of toe-" + (t > 0 ? "in" : "out") + " as it lengthens.")
+                                    .orElse("."),
+                    Quantity.length(Math.max(0, r.engaged())),
+                    Quantity.length(Math.max(0, r.engagedShort())),
+                    Quantity.length(r.least()),
+                    Quantity.length(Math.max(0, r.longer())),
+                    Quantity.length(Math.max(0, r.shorter())),
+                    Quantity.angle(Math.abs(r.toePerTurn().orElse(0.0))));
+            r.cure().ifPresent(c -> add(Wrap.text("! " + c.text(bench.lengthUnit()), "brings")));
+        });
+        String id = key(rod);
+        List<Node> fields = new ArrayList<>(List.of(
+                length(
+                        "Inner ball to tip",
+                        "rack-rod-length-" + id,
+                        it.length(),
+                        (j, v) -> editOwn(j, rod, r -> r.withLength(v))),
+                length(
+                        "Thread from the tip",
+                        "rack-rod-threaded-" + id,
+                        it.threaded(),
+                        (j, v) -> editOwn(j, rod, r -> r.withThreaded(v))),
+                thread(
+                        "Thread size",
+                        "rack-rod-thread-" + id,
+                        it.thread(),
+                        (j, v) -> editOwn(j, rod, r -> r.withThread(v))),
+                length("Jam nut", "rack-rod-nut-" + id, it.jamNut(), (j, v) -> editOwn(j, rod, r -> r.withJamNut(v))),
+                length(
+                        "Outer ball to mouth",
+                        "rack-rod-reach-" + id,
+                        it.endReach(),
+                        (j, v) -> editOwn(j, rod, r -> r.withEndReach(v))),
+                length(
+                        "Socket's depth",
+                        "rack-rod-deep-" + id,
+                        it.endDeep(),
+                        (j, v) -> editOwn(j, rod, r -> r.withEndDeep(v))),
+                named(
+                        " ",
+                        small(
+                                "Made up otherwise",
+                                "rack-rod-drop-" + id,
+                                () -> make(
+                                        "The " + rod.label() + " is not the rack's own",
+                                        m -> m.withRackRod(rod, Optional.empty()))))));
+        other(rod)
+                .ifPresent(other -> fields.add(named(
+                        " ",
+                        small(
+                                "Same for the " + other.label(),
+                                "rack-rod-copy-" + id,
+                                () -> make(
+                                        "The " + other.label() + " like the " + rod.label(),
+                                        m -> m.withRackRod(other, m.rackRod(rod)))))));
+        row(fields.toArray(Node[]::new));
+    }
+
+    private static Job editOwn(Job j, Rod rod, UnaryOperator<RackRod> edit) {
+        return j.editMaking(m -> m.withRackRod(rod, m.rackRod(rod).map(edit)));
     }
 }

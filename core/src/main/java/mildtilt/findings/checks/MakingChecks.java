@@ -24,6 +24,7 @@ import mildtilt.shaftload.ShaftLoad;
 import mildtilt.shop.Fits;
 import mildtilt.shop.Fits.Fit;
 import mildtilt.shop.JoinFigures;
+import mildtilt.shop.RackRodFigures;
 import mildtilt.shop.RodFigures;
 import mildtilt.shop.SeatingResult;
 import mildtilt.steer.position.SteeringTrain;
@@ -52,6 +53,8 @@ final class MakingChecks {
                     lockNuts(r, all);
                     tilt(r, all);
                 }));
+        w.check("The rack's own rods", new Element.TieRods(), all -> RackRodFigures.of(job, train.axle())
+                .forEach(r -> RackRodChecks.look(r, all)));
         w.check("How the ends fit their holes", new Element.TieRods(), all -> Fits.of(job, catalogue)
                 .forEach(f -> fit(f, all)));
         w.check("The shaft joins", new Element.Wheel(), all -> job.making()

@@ -193,6 +193,7 @@ public record NotJudged(String matter, Element element, Phrase missing) {
             Map<String, Element> tilts = new LinkedHashMap<>();
             Map<String, Element> tubes = new LinkedHashMap<>();
             Map<String, Element> make = new LinkedHashMap<>();
+            Map<String, Element> own = new LinkedHashMap<>();
             Map<String, Element> holes = new LinkedHashMap<>();
             for (Rod rod : steer.map(s -> s.lengths().keySet().stream().sorted().toList())
                     .orElse(List.of())) {
@@ -213,7 +214,9 @@ public record NotJudged(String matter, Element element, Phrase missing) {
                 if (e.flatMap(RodEnds::tube).isEmpty()) {
                     tubes.put(rod.label(), at);
                 }
-                if (made.isEmpty()) {
+                if (job.making().rackRod(rod).isPresent()) {
+                    own.put(rod.label(), at);
+                } else if (made.isEmpty()) {
                     make.put(rod.label(), at);
                 }
                 for (boolean outer : new boolean[] {true, false}) {
@@ -233,6 +236,7 @@ public record NotJudged(String matter, Element element, Phrase missing) {
                 group("Whether a rod buckles", tubes, "its tube not given");
             }
             group("Thread in use, lock nuts, studs and shanks", make, "how the rod is made up not given");
+            group("Whether the stud of a screwed-on end seats in its arm, and what it carries", own, "not asked for");
             group("Whether a stud seats in its arm", holes, "the arm's hole not measured");
             arms(axle);
             steer.ifPresent(s -> gearBolts(s.rodLoads()));
