@@ -29,6 +29,7 @@ import mildtilt.build.WorkPlan;
 import mildtilt.findings.Fault;
 import mildtilt.io.jobfile.DemoJob;
 import mildtilt.job.Change;
+import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.job.Plan;
 import mildtilt.linkage.rods.Rod;
@@ -206,6 +207,36 @@ class MakeStageTest {
         robot.interact(() -> app.bench.lengthUnitProperty().set(LengthUnit.INCH_FRACTION));
         ready(robot);
         AppWindow.untilSays(robot, "#make-rods", "13 3/16\" between centres");
+    }
+
+    /** From a rod that lies on the bench to what is cut off it, and a line on the cut list. */
+    @Test
+    void racksOwnRodIsCutForItsEnd(FxRobot robot) {
+        sheet(robot, MakeSheet.RODS);
+        press(robot, "#rod-drop-left-tie-rod");
+        press(robot, "#rack-rod-left-tie-rod");
+        AppWindow.untilSays(robot, "#make-rods", "These are usual sizes. Measure your rod");
+        type(robot, "#rack-rod-length-left-tie-rod", "270");
+        AppWindow.untilSays(robot, "#make-rods", "is too short");
+        AppWindow.untilSays(robot, "#make-rods", "18.6 mm longer from ball to mouth");
+        assertThat(app.bench.analysisProperty().get().orElseThrow().now().findings())
+                .anyMatch(f -> f.fault() == Fault.ROD_SHORT_OF_THREAD);
+        type(robot, "#rack-rod-reach-left-tie-rod", "5");
+        assertThat(making().rackRod(Rod.LEFT_TIE_ROD).orElseThrow().endReach())
+                .as("a socket deeper than the end is refused")
+                .isEqualTo(70);
+        type(robot, "#rack-rod-length-left-tie-rod", "310");
+        AppWindow.untilSays(robot, "#make-rods", "Cut 6.4 mm off the tip: 303.6 mm stay");
+        press(robot, "#rack-rod-copy-left-tie-rod");
+        assertThat(making().rackRods()).hasSize(2);
+        sheet(robot, MakeSheet.CUT_LIST);
+        AppWindow.untilSays(robot, "#make-cut-list", "Left tie rod, the rack's own");
+        // How wide it should be is said of any rack, in its panel.
+        robot.interact(() -> {
+            app.bench.stageProperty().set(WorkStage.LINKAGE);
+            app.bench.showPart(Optional.of(new Element.GearElement()));
+        });
+        AppWindow.untilSays(robot, ".piece-pane", "lines through the arms' inner pivots");
     }
 
     @Test

@@ -308,6 +308,9 @@ final class RodsPane extends MakePane {
     }
 
     private void rackRod(Rod rod, RackRod it, Optional<RackRodFigures> figures) {
+        if (figures.filter(r -> RackRod.usual(r.centres()).equals(it)).isPresent()) {
+            hint("These are usual sizes. Measure your rod and its end, and put theirs in.");
+        }
         figures.ifPresent(r -> {
             add(new RackRodDrawing(r, bench.lengthUnit()));
             say("The rack's own rod " + r.verdict().label() + ". " + r.order().text(bench.lengthUnit()));

@@ -23,6 +23,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mildtilt.app.controls.MeasureField;
+import mildtilt.app.controls.Wrap;
 import mildtilt.app.forms.ChoiceField;
 import mildtilt.app.forms.SizeField;
 import mildtilt.app.workbench.Workbench;
@@ -31,6 +32,7 @@ import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
+import mildtilt.steer.RackPlace;
 import mildtilt.units.LengthText;
 import mildtilt.units.LengthUnit;
 import org.jspecify.annotations.Nullable;
@@ -44,6 +46,7 @@ public final class PartPane extends VBox {
     private final Workbench bench;
     private final Label head = new Label();
     private final VBox body = new VBox();
+    private final VBox facts = new VBox();
     private final ObservableBooleanValue wanted;
     private final boolean own;
     private boolean moreOpen;
@@ -116,6 +119,9 @@ public final class PartPane extends VBox {
             sizes.get(i).show(now.get(i).text(bench.lengthUnit()));
         }
         coordinates.forEach((field, text) -> field.show(text.get()));
+        if (facts.getParent() != null) {
+            showFacts();
+        }
     }
 
     private List<SizeField> fields(Optional<Element> selected) {
@@ -164,6 +170,11 @@ public final class PartPane extends VBox {
                 body.getChildren().add(g);
             }
         }
+        if (element instanceof Element.GearElement) {
+            facts.getChildren().clear();
+            body.getChildren().add(facts);
+            showFacts();
+        }
         if (fields.size() > USUAL) {
             GridPane more = grid();
             addFields(more, fields.subList(USUAL, fields.size()));
@@ -190,6 +201,21 @@ public final class PartPane extends VBox {
             if (differ && !id.onRight().equals(id)) {
                 body.getChildren().add(point(id.onRight()));
             }
+        }
+    }
+
+    /** How a rack suits the arms, anew at every step of a drag. */
+    private void showFacts() {
+        List<String> now = bench.job().axle().flatMap(RackPlace::of).stream()
+                .flatMap(p -> p.text().stream())
+                .map(p -> p.text(bench.lengthUnit()))
+                .toList();
+        if (facts.getChildren().size() != now.size()) {
+            facts.getChildren()
+                    .setAll(now.stream().map(_ -> Wrap.text("", "hint")).toList());
+        }
+        for (int i = 0; i < now.size(); i++) {
+            ((Label) facts.getChildren().get(i)).setText(now.get(i));
         }
     }
 

@@ -10,6 +10,7 @@ import mildtilt.analysis.Analysis;
 import mildtilt.geometry.Side;
 import mildtilt.shop.PartLoad;
 import mildtilt.steer.ArmMatch;
+import mildtilt.steer.RackPlace;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.forces.BarJam;
 import mildtilt.steer.forces.DrivePull;
@@ -49,6 +50,12 @@ final class RangeJson {
             number(at, "worst_deg", r.worstDeg());
             number(at, "worst_at_steering_wheel_deg", r.steeringWheelDeg());
             AnalysisJson.optional(at, "force_factor", r.forceFactor());
+        });
+        RackPlace.of(analysis.train().requireAxle()).ifPresent(p -> {
+            ObjectNode place = o.putObject("rack_place");
+            number(place, "inner_pivots_apart_mm", p.apart());
+            AnalysisJson.optional(place, "apart_on_line_of_arm_pivots_mm", p.wantedApart());
+            number(place, "raise_to_instant_centres_mm", p.raise());
         });
         s.effort().ifPresent(e -> o.set("effort", effort(e)));
         s.kickBack().ifPresent(k -> o.set("kick_back", kickBack(k)));
