@@ -231,6 +231,13 @@ class MakeStageTest {
         assertThat(making().rackRods()).hasSize(2);
         sheet(robot, MakeSheet.CUT_LIST);
         AppWindow.untilSays(robot, "#make-cut-list", "Left tie rod, the rack's own");
+        // Stops: the gap alone, then the bolt as well; a bolt at the axis itself is refused.
+        sheet(robot, MakeSheet.STOPS);
+        AppWindow.untilSays(robot, "#make-stops", "30.6 mm of gap straight ahead;");
+        type(robot, "#stop-bolt-face", "72");
+        AppWindow.untilSays(robot, "#make-stops", "the bolt 41.4 mm out of its face");
+        type(robot, "#stop-bolt-radius", "0");
+        assertThat(making().stopBolt().radius()).isEqualTo(60);
         // How wide it should be is said of any rack, in its panel.
         robot.interact(() -> {
             app.bench.stageProperty().set(WorkStage.LINKAGE);

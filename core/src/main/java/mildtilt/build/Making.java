@@ -19,6 +19,7 @@ import mildtilt.withers.Withers;
  *
  * @param rods how each rod is put together, as far as chosen
  * @param rackRods rods that a rack has of its own, with an end screwed on; such a rod has no other make-up
+ * @param stopBolt where the knuckles' lock stops act
  * @param pieces made besides; names differ, so that people can tell them apart
  */
 @Withers
@@ -26,14 +27,15 @@ public record Making(
         Workshop workshop,
         Map<Rod, RodMakeUp> rods,
         Map<Rod, RackRod> rackRods,
+        StopBolt stopBolt,
         List<ShaftJoin> joins,
         List<Piece> pieces,
         WorkPlan plan,
         List<WeldRecord> welds)
         implements MakingBuilder.With {
 
-    public static final Making NONE =
-            new Making(Workshop.USUAL, Map.of(), Map.of(), List.of(), List.of(), WorkPlan.NONE, List.of());
+    public static final Making NONE = new Making(
+            Workshop.USUAL, Map.of(), Map.of(), StopBolt.USUAL, List.of(), List.of(), WorkPlan.NONE, List.of());
 
     /** @throws ImpossibleGeometryException if two pieces have one name */
     public Making {
@@ -79,7 +81,7 @@ public record Making(
         makeUp.ifPresent(m -> all.put(rod, m));
         Map<Rod, RackRod> own = new LinkedHashMap<>(rackRods);
         makeUp.ifPresent(_ -> own.remove(rod));
-        return new Making(workshop, all, own, joins, pieces, plan, welds);
+        return new Making(workshop, all, own, stopBolt, joins, pieces, plan, welds);
     }
 
     public Optional<RackRod> rackRod(Rod rod) {
@@ -93,7 +95,7 @@ public record Making(
         it.ifPresent(r -> all.put(rod, r));
         Map<Rod, RodMakeUp> made = new LinkedHashMap<>(rods);
         it.ifPresent(_ -> made.remove(rod));
-        return new Making(workshop, made, all, joins, pieces, plan, welds);
+        return new Making(workshop, made, all, stopBolt, joins, pieces, plan, welds);
     }
 
     public Making editJoin(int index, UnaryOperator<ShaftJoin> edit) {

@@ -40,6 +40,7 @@ import mildtilt.build.RodMakeUp;
 import mildtilt.build.ScrewThread;
 import mildtilt.build.Section;
 import mildtilt.build.ShaftJoin;
+import mildtilt.build.StopBolt;
 import mildtilt.build.Stud;
 import mildtilt.build.WeldRecord;
 import mildtilt.build.WeldedMetal;
@@ -462,6 +463,17 @@ public final class MakingParts {
             .may("day", "day", new Day(), "of the weld")
             .help("a heat record");
 
+    public static final Part<StopBolt> STOP_BOLT = Part.of(StopBolt.class)
+            .needs("radius", "radius_mm", LENGTH, "from the steer axis to where the bolt's head meets its pad")
+            .label("Steer axis to bolt's head")
+            .may(
+                    "faceToPad",
+                    "face_to_pad_mm",
+                    LENGTH,
+                    "from the face the bolt is screwed into to the pad, straight ahead")
+            .label("Face to pad, straight ahead")
+            .help("where the knuckles' lock stops act");
+
     public static final Part<Making> MAKING = Part.of(Making.class)
             .usual("workshop", "workshop", new Group<>(WORKSHOP), Workshop.USUAL, "the workshop")
             .omits("rods", "rods", new ByConstant<>(Rod.class, ROD), Map.of(), "how each rod is put together")
@@ -471,6 +483,12 @@ public final class MakingParts {
                     new ByConstant<>(Rod.class, RACK_ROD),
                     Map.of(),
                     "rods that a rack has of its own, with an end screwed onto each")
+            .omits(
+                    "stopBolt",
+                    "stop_bolt",
+                    new Group<>(STOP_BOLT),
+                    StopBolt.USUAL,
+                    "where the knuckles' lock stops act, both alike")
             .usual("joins", "joins", new Many<>(new Group<>(JOIN), 0, 50), List.of(), "where shafts are made of two")
             .usual(
                     "pieces",

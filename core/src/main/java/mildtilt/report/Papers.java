@@ -26,6 +26,7 @@ import mildtilt.shop.JoinFigures;
 import mildtilt.shop.RackRodFigures;
 import mildtilt.shop.RodFigures;
 import mildtilt.shop.StockPlan;
+import mildtilt.shop.StopFigures;
 import mildtilt.template.FlatPattern;
 import mildtilt.template.Templates;
 import mildtilt.units.LengthUnit;
@@ -43,6 +44,7 @@ public record Papers(
         StockPlan stock,
         List<RodFigures> rods,
         List<RackRodFigures> rackRods,
+        StopFigures stops,
         List<JoinFigures> joins,
         List<Fits.Fit> fits,
         Templates templates,
@@ -58,6 +60,7 @@ public record Papers(
         Workshop shop = job.making().workshop();
         List<RodFigures> rods = RodFigures.of(job, analysis.train().axle());
         List<RackRodFigures> rackRods = RackRodFigures.of(job, analysis.train().axle());
+        StopFigures stops = StopFigures.of(job, analysis.train(), analysis.steer());
         List<JoinFigures> joins = JoinFigures.of(job);
         Templates templates = Templates.of(
                 job, analysis.clearance().map(ClearanceFigures::notches).orElse(List.of()));
@@ -70,6 +73,7 @@ public record Papers(
                         cuts,
                         rods,
                         rackRods,
+                        stops,
                         joins,
                         analysis.steer(),
                         analysis.clearance().map(ClearanceFigures::notches).orElse(List.of()),
@@ -83,6 +87,7 @@ public record Papers(
                 stock,
                 rods,
                 rackRods,
+                stops,
                 joins,
                 Fits.of(job, analysis.catalogue()),
                 templates,

@@ -17,6 +17,7 @@ import mildtilt.shop.CutList;
 import mildtilt.shop.Fits;
 import mildtilt.shop.JoinFigures;
 import mildtilt.shop.StockPlan;
+import mildtilt.shop.StopFigures;
 import mildtilt.units.LengthText;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
@@ -38,6 +39,7 @@ final class Tables {
                 RodTables.ends(p.rods()),
                 RodTables.rackRods(p.rackRods()),
                 RodTables.taps(p.rods()),
+                stops(p.stops()),
                 fits(p.fits()),
                 joins(p.joins()),
                 run(p.run()),
@@ -246,6 +248,56 @@ final class Tables {
                 List.of("bearing", "kind", "shaft", "along_mm", "bore_mm", "fixed_to"),
                 List.of("Bearing", "Kind", "On", "Along", "Bore", "Fixed to"),
                 rows);
+    }
+
+    /** Stops, collars, the way back to the middle, straps. */
+    private static Table stops(StopFigures s) {
+        List<List<Cell>> rows = new ArrayList<>();
+        for (StopFigures.Bolt b : s.bolts()) {
+            rows.add(stop(
+                    "stop of the " + b.side().label() + " knuckle, wheel " + (b.inner() ? "inside" : "outside"),
+                    Cell.of(Quantity.angle(b.deg())),
+                    Cell.of(mm(b.gap())),
+                    Cell.of(b.standsOut().map(Quantity::length)),
+                    Cell.of(mm(b.perDeg()))));
+        }
+        for (StopFigures.End e : s.ends()) {
+            rows.add(stop(
+                    e.what().label() + ", turned " + e.way().label() + ": moved, and a collar to its end",
+                    Cell.of(""),
+                    Cell.of(mm(e.moved())),
+                    Cell.of(mm(Math.max(0, e.left()))),
+                    Cell.of("")));
+        }
+        s.centre().ifPresent(c -> {
+            rows.add(stop(
+                    "left inner pivot from the middle, centred",
+                    Cell.of(""),
+                    Cell.of(mm(c.left())),
+                    Cell.of(""),
+                    Cell.of("")));
+            rows.add(stop(
+                    "right inner pivot from the middle, centred",
+                    Cell.of(""),
+                    Cell.of(mm(c.right())),
+                    Cell.of(""),
+                    Cell.of("")));
+        });
+        for (StopFigures.Strap t : s.straps()) {
+            rows.add(stop(t.name() + ", taut", Cell.of(""), Cell.of(mm(t.length())), Cell.of(""), Cell.of("")));
+        }
+        return new Table(
+                "stops",
+                "Stops, collars and straps",
+                List.of("what", "at_deg", "gap_or_length_mm", "stands_out_or_collar_mm", "per_degree_mm"),
+                List.of("What", "Acts at", "Gap, or length", "Bolt out, or collar", "For a degree"),
+                rows);
+    }
+
+    private static List<Cell> stop(String what, Cell... figures) {
+        List<Cell> row = new ArrayList<>(List.of(Cell.of(CutList.capital(what))));
+        row.addAll(List.of(figures));
+        return row;
     }
 
     private static Table fits(List<Fits.Fit> fits) {

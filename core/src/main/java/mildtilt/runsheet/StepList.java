@@ -24,6 +24,7 @@ import mildtilt.shop.Fits;
 import mildtilt.shop.JoinFigures;
 import mildtilt.shop.RackRodFigures;
 import mildtilt.shop.RodFigures;
+import mildtilt.shop.StopFigures;
 import mildtilt.steer.SteerFigures;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
@@ -38,6 +39,7 @@ public final class StepList {
             CutList cuts,
             List<RodFigures> rods,
             List<RackRodFigures> rackRods,
+            StopFigures stops,
             List<JoinFigures> joins,
             Optional<SteerFigures> steer,
             List<Notch> notches,
@@ -57,6 +59,7 @@ public final class StepList {
         list.cut();
         list.b.job.column().ifPresent(list::shafts);
         list.linkage();
+        list.stops();
         list.trial();
         list.finish();
         return List.copyOf(list.steps);
@@ -429,6 +432,22 @@ public final class StepList {
                 List.of());
     }
 
+    /** Both locks alike, and nothing but the stops takes the blow. */
+    private void stops() {
+        if (b.stops.back().isEmpty()) {
+            return;
+        }
+        step(
+                "stops",
+                "Set the lock stops on turn plates, both locks alike",
+                1,
+                0,
+                "turn plates, feeler strips, two spanners",
+                List.of(need("toe", "a lock is read from straight ahead")),
+                b.stops.orders(),
+                List.of());
+    }
+
     private void trial() {
         List<Phrase> m = new ArrayList<>();
         b.steer.ifPresent(s -> {
@@ -454,6 +473,7 @@ public final class StepList {
                 "jack under each hub in turn, feeler strips, turn plates",
                 List.of(
                         need("toe", "it is tried as it will run"),
+                        need("stops", "the stops end the lock, not the gear"),
                         need("shafts", "the whole train is in"),
                         need("rods", "both wheels are held")),
                 m,

@@ -5,10 +5,13 @@ import java.util.List;
 import java.util.Optional;
 import mildtilt.findings.remedies.StopMoves;
 import mildtilt.job.Job;
+import mildtilt.shop.StopFigures;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.SteerSweep;
+import mildtilt.steer.position.AxlePose;
 import mildtilt.steer.position.Grid;
 import mildtilt.steer.position.SteeringTrain;
+import mildtilt.suspension.KnucklePose;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
@@ -30,9 +33,14 @@ public final class LockStops {
         }
         double deg = stop.get();
         List<SolveAnswer> all = new ArrayList<>();
-        // The chord that the bolt's end goes through from straight ahead.
-        double gap = 2 * boltRadius * Math.sin(Math.toRadians(deg) / 2);
-        double perDegree = boltRadius * Math.toRadians(1);
+        Optional<KnucklePose> ahead =
+                new SteeringTrain(job).pose(0, 0, 0).assembled().map(AxlePose.Assembled::left);
+        Optional<Double> turn = ahead.flatMap(k -> StopFigures.turn(k, deg));
+        if (turn.isEmpty()) {
+            return List.of();
+        }
+        double gap = StopFigures.gap(boltRadius, turn.get());
+        double perDegree = StopFigures.perDegree(ahead.get(), boltRadius, turn.get());
         all.add(new SolveAnswer(
                 List.of(Phrase.of(
                         "Set a stop on each knuckle at {0} with its wheel inside: {1} of gap straight ahead where "

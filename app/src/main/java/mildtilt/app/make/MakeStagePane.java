@@ -34,6 +34,7 @@ public final class MakeStagePane extends HBox {
         SheetRail.fill(this, "make", MakeSheet.values(), MakeSheet::label, bench.makeSheetProperty(), s -> switch (s) {
             case CUT_LIST -> new CutListPane(bench, desk);
             case RODS -> new RodsPane(bench, desk);
+            case STOPS -> new StopsPane(bench, desk);
             case FITS -> new FitsPane(bench, desk);
             case JOINS -> new JoinsPane(bench, desk);
             case TEMPLATES -> new TemplatesPane(bench, desk, saving::templates);

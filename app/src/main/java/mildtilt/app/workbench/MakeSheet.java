@@ -4,6 +4,7 @@ package mildtilt.app.workbench;
 public enum MakeSheet {
     CUT_LIST("Cut list"),
     RODS("Rods"),
+    STOPS("Stops"),
     FITS("Fits"),
     JOINS("Shaft joins"),
     TEMPLATES("Templates"),
