@@ -162,7 +162,7 @@ class CommandLineTest {
                 .contains("333 N");
         assertThat(run("compare", Files.createDirectory(folder.resolve("empty")).toString()).err)
                 .contains("no job file");
-        assertThat(run("completion").out).contains("runout").contains("compare");
+        assertThat(run("completion").out).contains("light-steering").contains("compare");
     }
 
     @Test

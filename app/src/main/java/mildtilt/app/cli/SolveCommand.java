@@ -32,13 +32,16 @@ import picocli.CommandLine.Parameters;
         name = "solve",
         mixinStandardHelpOptions = true,
         description =
-                "Says what to change for a goal, the fewest changes first, and all else that each answer changes. "
-                        + "Goals: least-bump-steer, arm-shape, ratio, full-travel, light-steering, arm-match, lock-stops.")
+                "Says what to change for a goal, the fewest changes first, and all else that each answer changes.")
 final class SolveCommand implements Callable<Integer> {
     @Parameters(index = "0", paramLabel = "FILE", description = "a job file")
     private Path file = Path.of("");
 
-    @Parameters(index = "1", paramLabel = "GOAL", description = "which of the goals")
+    @Parameters(
+            index = "1",
+            paramLabel = "GOAL",
+            description = "which: ${COMPLETION-CANDIDATES}",
+            completionCandidates = GoalNames.class)
     private String goal = "";
 
     @Option(
@@ -142,6 +145,14 @@ final class SolveCommand implements Callable<Integer> {
                 .findFirst()
                 .orElseThrow(() -> new JobFileException("There is no " + what + " \"" + typed + "\" here. There are: "
                         + Arrays.stream(all).map(SolveCommand::code).collect(Collectors.joining(", ")) + "."));
+    }
+
+    static final class GoalNames extends ArrayList<String> {
+        private static final long serialVersionUID = 1L;
+
+        GoalNames() {
+            super(Arrays.stream(Goal.values()).map(SolveCommand::code).toList());
+        }
     }
 
     private static String code(Enum<?> e) {
