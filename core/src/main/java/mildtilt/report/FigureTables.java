@@ -52,7 +52,9 @@ public final class FigureTables {
         return new Table(file, title, keys, heads, rows);
     }
 
-    /** What came of asking for something: of each answer the orders, what is not met, what it brings, what it changes. */
+    /**
+     * What came of asking for something: of each answer the orders, what is not met, what it brings, what it changes.
+     */
     public static Table answers(String asked, SolveOutcome outcome, Optional<String> nothing) {
         Rows rows = new Rows();
         outcome.notes().forEach(n -> rows.say("", "note", "", n));

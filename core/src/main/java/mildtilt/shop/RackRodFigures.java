@@ -14,10 +14,10 @@ import mildtilt.units.Quantity;
  * A rack's own rod with an outer end screwed onto it: what is cut off, how much thread holds, and how far toe can be
  * set.
  *
- * <p>Along the rod from the inner ball: the thread begins at length − threaded and ends at the tip, at length. The end's
- * mouth stands at centres − reach, and the tip is in it by what is left. It holds on too little thread if it is in by
- * less than the least; it does not go on far enough if the tip meets the ground of the socket, or if the jam nut, on the
- * mouth, meets the end of the thread. The first is cured by cutting the tip off; the second only by more thread.
+ * <p>Along the rod from the inner ball: the thread begins at length − threaded and ends at the tip, at length. The
+ * mouth of the end stands at centres − reach, and the tip is in it by what is left. It holds on too little thread if it
+ * is in by less than the least. It does not go on far enough if the tip meets the ground of the socket, which cutting
+ * the tip off cures, or if the jam nut, on the mouth, meets the end of the thread, which only more thread does.
  *
  * @param rod it stands for
  * @param it as it is there
@@ -147,8 +147,8 @@ public record RackRodFigures(
         }
         if (longer < SET - ROUNDING && shorter < SET - ROUNDING) {
             return Optional.of(Phrase.of(
-                    "Take a rod with at least {0} of thread: {1} must hold, the jam nut takes {2}, and toe is set {3} "
-                            + "either way.",
+                    "Take a rod with at least {0} of thread: {1} must hold, the jam nut takes {2}, and toe is set "
+                            + "{3} either way.",
                     Quantity.length(least + 2 * SET + it.jamNut()),
                     Quantity.length(least),
                     Quantity.length(it.jamNut()),
@@ -157,8 +157,9 @@ public record RackRodFigures(
         if (longer < SET - ROUNDING) {
             Quantity by = Quantity.length(SET - longer);
             return Optional.of(Phrase.of(
-                    "Take an end that is {0} longer from ball to mouth, a rod that is {0} longer, or move the inner pivot "
-                            + "{0} out. A threaded spacer between rod and end is one more joint to come loose: some rules forbid it.",
+                    "Take an end that is {0} longer from ball to mouth, a rod that is {0} longer, or move the inner "
+                            + "pivot {0} out. A threaded spacer between rod and end is one more joint to come loose: "
+                            + "some rules forbid it.",
                     by));
         }
         if (shorter < SET - ROUNDING) {

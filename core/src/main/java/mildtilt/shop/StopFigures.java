@@ -24,8 +24,8 @@ import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
 /**
- * What ends the lock, and straight ahead, in what a bench measures: bolts and gaps instead of angles, collars instead of
- * a gear's travel.
+ * What ends the lock, and where straight ahead is, as a bench measures it: bolts and gaps instead of angles, collars
+ * instead of a gear's travel.
  *
  * @param bolts of the knuckles' stops that are set
  * @param ends of the gear, a shuttle or a drop arm, either way
@@ -181,7 +181,11 @@ public record StopFigures(
         });
     }
 
-    /** Between a bolt's head and its pad straight ahead, mm: the chord of the turn. @param turn about the steer axis, rad */
+    /**
+     * Between a bolt's head and its pad straight ahead, mm: the chord of the turn.
+     *
+     * @param turn about the steer axis, rad
+     */
     public static double gap(double radius, double turn) {
         return 2 * radius * Math.sin(turn / 2);
     }
@@ -193,8 +197,8 @@ public record StopFigures(
     }
 
     /**
-     * How far a knuckle turns about its own axis until its wheel points so far to the left, seen from above, rad, without
-     * sign. An axis that leans makes it another angle.
+     * How far a knuckle turns about its own axis until its wheel points so far to the left, seen from above, rad,
+     * without sign. An axis that leans makes it another angle.
      */
     public static Optional<Double> turn(KnucklePose ahead, double toLeftDeg) {
         Direction axis = ahead.steerAxis().direction();
@@ -279,8 +283,8 @@ public record StopFigures(
                     Quantity.length(Math.max(0, e.left))));
         }
         centre.ifPresent(c -> all.add(Phrase.of(
-                "Centred, the rack's inner pivots stand {0} left and {1} right of the vehicle's middle, {2} from either end "
-                        + "of its travel.",
+                "Centred, the rack's inner pivots stand {0} left and {1} right of the vehicle's middle, {2} from "
+                        + "either end of its travel.",
                 Quantity.length(c.left), Quantity.length(c.right), Quantity.length(c.travel))));
         for (Back b : back) {
             all.add(Phrase.of(

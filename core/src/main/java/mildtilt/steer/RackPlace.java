@@ -44,8 +44,9 @@ public record RackPlace(double apart, Optional<Double> wantedApart, double raise
                                     "Its inner pivots are {0} apart: each on the line through its arms' inner pivots.",
                                     Quantity.length(apart))
                             : Phrase.of(
-                                    "Its inner pivots are {0} apart; {1} apart they would be on the lines through the arms' "
-                                            + "inner pivots. It is {2} too " + (narrow > 0 ? "narrow" : "wide") + ".",
+                                    "Its inner pivots are {0} apart; {1} apart they would be on the lines through "
+                                            + "the arms' inner pivots. It is {2} too "
+                                            + (narrow > 0 ? "narrow" : "wide") + ".",
                                     Quantity.length(apart),
                                     Quantity.length(wanted),
                                     Quantity.length(Math.abs(narrow))));

@@ -41,8 +41,8 @@ class RackPlaceTest {
         assertThat(wide.text())
                 .extracting(p -> p.text(LengthUnit.MM))
                 .containsExactly(
-                        "Its inner pivots are 700.0 mm apart; 660.0 mm apart they would be on the lines through the arms' "
-                                + "inner pivots. It is 40.0 mm too wide.",
+                        "Its inner pivots are 700.0 mm apart; 660.0 mm apart they would be on the lines through the "
+                                + "arms' inner pivots. It is 40.0 mm too wide.",
                         "12.0 mm lower, both tie rods would point at their arms' instant centres.");
     }
 }

@@ -38,7 +38,10 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
-/** What the window shows in tables: {@code variants}, {@code compare}, {@code knuckle}, {@code survey}, {@code trial}, {@code runout}. */
+/**
+ * What the window shows in tables: {@code variants}, {@code compare}, {@code knuckle}, {@code survey}, {@code trial},
+ * {@code runout}.
+ */
 final class TableCommands {
 
     private TableCommands() {}

@@ -37,7 +37,9 @@ final class RodsPane extends MakePane {
         Job job = p.analysis().job();
         title(
                 "Rods",
-                "An end, a jam nut, the body, a jam nut, an end; or the rack's own rod with an end screwed on. With a right-hand thread at one end and a left-hand one at the other, turning the body sets the length.");
+                "An end, a jam nut, the body, a jam nut, an end; or the rack's own rod with an end screwed on. With "
+                        + "a right-hand thread at one end and a left-hand one at the other, turning the body sets "
+                        + "the length.");
         if (job.axle().isEmpty()) {
             hint("This job has no steered axle yet.");
             return;
@@ -315,7 +317,8 @@ final class RodsPane extends MakePane {
             add(new RackRodDrawing(r, bench.lengthUnit()));
             say("The rack's own rod " + r.verdict().label() + ". " + r.order().text(bench.lengthUnit()));
             say(
-                    "Thread in the end: {0} now, {1} at the shortest, never under {2}. It can be set {3} longer, {4} shorter"
+                    "Thread in the end: {0} now, {1} at the shortest, never under {2}. It can be set {3} longer, {4} "
+                            + "shorter"
                             + r.toePerTurn()
                                     .map(t ->
                                             "; a turn gives {5} of toe-" + (t > 0 ? "in" : "out") + " as it lengthens.")

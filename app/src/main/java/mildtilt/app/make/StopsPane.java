@@ -17,7 +17,8 @@ final class StopsPane extends MakePane {
     protected void show(Papers p) {
         title(
                 "Stops",
-                "The knuckles' stops end the lock, one degree or more before the gear, a rod or a tyre would. Turn plates decide: where arms hold the wheel, a gap is within 3 %.");
+                "The knuckles' stops end the lock, one degree or more before the gear, a rod or a tyre would. Turn "
+                        + "plates decide: where arms hold the wheel, a gap is within 3 %.");
         if (p.analysis().steer().isEmpty()) {
             hint("This job has no steered axle yet that goes from lock to lock.");
             return;
@@ -38,8 +39,8 @@ final class StopsPane extends MakePane {
             hint("Measure where the bolt's head meets its pad; 60 mm is only to begin with.");
         }
         if (p.stops().bolts().isEmpty()) {
-            hint(
-                    "No knuckle stop is set yet: give its angle under Part, Knuckles, or let Solve for, Lock stops find it.");
+            hint("No knuckle stop is set yet: give its angle under Part, Knuckles, or let Solve for, Lock "
+                    + "stops find it.");
         }
         for (Phrase order : p.stops().orders()) {
             say(order.text(bench.lengthUnit()));

@@ -33,8 +33,8 @@ final class RackRodChecks {
                         "short",
                         Phrase.of(
                                 name
-                                        + ", the rack's own, is {0} too short: {1} of thread would be in its outer end; at "
-                                        + "least {2} is wanted.",
+                                        + ", the rack's own, is {0} too short: {1} of thread would be in its outer "
+                                        + "end; at least {2} is wanted.",
                                 Quantity.length(-f.longer()),
                                 Quantity.length(Math.max(0, f.engaged())),
                                 Quantity.length(f.least()))));
@@ -72,9 +72,9 @@ final class RackRodChecks {
                     at,
                     f.rod().label() + "nut",
                     Phrase.of(name + " has no lock nut at its outer end."),
-                    Phrase.of(
-                            "An end that nothing locks screws itself out as the wheels shake: first the toe goes, then "
-                                    + "the rod comes apart. A clamp on a slit end serves as well; give its width as the nut's."),
+                    Phrase.of("An end that nothing locks screws itself out as the wheels shake: first the toe goes, "
+                            + "then the rod comes apart. A clamp on a slit end serves as well; give its "
+                            + "width as the nut's."),
                     List.of(new Remedy(
                             Phrase.of("Put a lock nut on it"),
                             j -> j.editMaking(m ->

@@ -54,8 +54,8 @@ public record RunOutFit(
 
         public Phrase text() {
             return Phrase.of(
-                    "Bent by {0} at {1} from its wheel end, standing out {2} there, high at {3} from the mark. Press it "
-                            + "there, or make another; heat and a weld do not straighten a steering shaft.",
+                    "Bent by {0} at {1} from its wheel end, standing out {2} there, high at {3} from the mark. Press "
+                            + "it there, or make another; heat and a weld do not straighten a steering shaft.",
                     Quantity.angle(deg), Quantity.length(along), Quantity.fine(deep), Quantity.angle(highDeg));
         }
     }
@@ -76,8 +76,8 @@ public record RunOutFit(
         public Phrase text() {
             return Phrase.of(
                     Phrase.name(bearing)
-                            + ": the dial would read {0} there, where {1} is the most; the shaft swings {2} in it each turn, "
-                            + "and it stands {3}.",
+                            + ": the dial would read {0} there, where {1} is the most; the shaft swings {2} in it "
+                            + "each turn, and it stands {3}.",
                     Quantity.fine(reading),
                     Quantity.fine(most),
                     Quantity.angle(wobbleDeg),
