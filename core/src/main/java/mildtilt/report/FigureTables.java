@@ -4,12 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import mildtilt.analysis.Analysis;
 import mildtilt.analysis.Effect;
 import mildtilt.analysis.Headline;
 import mildtilt.analysis.Headlines;
 import mildtilt.analysis.SolveOutcome;
 import mildtilt.arms.CutAndMove;
 import mildtilt.job.Job;
+import mildtilt.job.Variant;
 import mildtilt.linkage.KnuckleArm;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
@@ -26,6 +28,20 @@ public final class FigureTables {
      * @param head for people
      */
     public record Column(String key, String head, Headlines figures) {}
+
+    /** Every figure of a job's plan beside its variants; empty without any. */
+    public static Optional<Table> variants(Job job) {
+        if (job.variants().all().isEmpty()) {
+            return Optional.empty();
+        }
+        List<Column> columns = new ArrayList<>();
+        columns.add(new Column("plan", "The plan", Analysis.of(job).headlines()));
+        for (Variant v : job.variants().all()) {
+            columns.add(
+                    new Column(v.id().text(), v.name(), Analysis.of(job.as(v)).headlines()));
+        }
+        return Optional.of(sideBySide("variants", "The plan and its variants", columns));
+    }
 
     /** A row for every figure that any of them has. */
     public static Table sideBySide(String file, String title, List<Column> columns) {
@@ -76,17 +92,8 @@ public final class FigureTables {
             CutAndMove.steps(arm, before, after).forEach(s -> rows.say("1", "do", "", s));
         }
         rows.effect("1", effect);
-        return withoutFirst(rows.table("knuckle", "Cut and move"));
-    }
-
-    /** There is but one answer. */
-    private static Table withoutFirst(Table t) {
-        return new Table(
-                t.file(),
-                t.title(),
-                t.keys().subList(1, t.keys().size()),
-                t.heads().subList(1, t.heads().size()),
-                t.rows().stream().map(r -> r.subList(1, r.size())).toList());
+        // There is but one answer.
+        return rows.table("knuckle", "Cut and move").without("answer");
     }
 
     private static final class Rows {

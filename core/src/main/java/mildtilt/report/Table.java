@@ -1,6 +1,7 @@
 package mildtilt.report;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.stream.IntStream;
 import mildtilt.geometry.Point;
@@ -30,6 +31,23 @@ public record Table(String file, String title, List<String> keys, List<String> h
                         .mapToObj(r -> rows.get(r).get(column))
                         .allMatch(c -> c.figure()
                                 || c instanceof Cell.Words w && w.words().isEmpty());
+    }
+
+    /** The same without a column. @param key of it */
+    public Table without(String key) {
+        int[] kept = IntStream.range(0, keys.size())
+                .filter(i -> !keys.get(i).equals(key))
+                .toArray();
+        return new Table(
+                file,
+                title,
+                at(keys, kept),
+                at(heads, kept),
+                rows.stream().map(r -> at(r, kept)).toList());
+    }
+
+    private static <T> List<T> at(List<T> all, int... places) {
+        return Arrays.stream(places).mapToObj(all::get).toList();
     }
 
     /** Every point of a job, as its views name it. */

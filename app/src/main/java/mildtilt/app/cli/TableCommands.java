@@ -10,7 +10,6 @@ import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Stream;
 import mildtilt.analysis.Analysis;
-import mildtilt.analysis.Headlines;
 import mildtilt.arms.KnuckleChange;
 import mildtilt.arms.KnuckleEdits;
 import mildtilt.findings.Finding;
@@ -22,7 +21,6 @@ import mildtilt.io.jobfile.JobFile;
 import mildtilt.job.BuiltVehicle;
 import mildtilt.job.Job;
 import mildtilt.job.Trial;
-import mildtilt.job.Variant;
 import mildtilt.linkage.KnuckleArm;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.report.FigureTables;
@@ -84,24 +82,13 @@ final class TableCommands {
     static final class Variants extends OfAJob {
         @Override
         List<Table> tables(Job job) {
-            List<FigureTables.Column> columns = new ArrayList<>();
-            columns.add(new FigureTables.Column("plan", "The plan", figures(job)));
-            for (Variant v : job.variants().all()) {
-                columns.add(new FigureTables.Column(v.id().text(), v.name(), figures(job.as(v))));
-            }
-            return columns.size() == 1
-                    ? List.of()
-                    : List.of(FigureTables.sideBySide("variants", "The plan and its variants", columns));
+            return FigureTables.variants(job).stream().toList();
         }
 
         @Override
         String none() {
             return "no variant is kept beside the plan.";
         }
-    }
-
-    private static Headlines figures(Job job) {
-        return Analysis.of(job).headlines();
     }
 
     @Command(

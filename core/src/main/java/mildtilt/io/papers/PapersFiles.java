@@ -8,6 +8,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import mildtilt.build.Workshop.Paper;
 import mildtilt.io.SafeFiles;
@@ -20,6 +21,7 @@ import mildtilt.io.pdf.JobBookPdf;
 import mildtilt.io.pdf.JobCardPdf;
 import mildtilt.io.pdf.RunSheetPdf;
 import mildtilt.io.pdf.TemplatePdf;
+import mildtilt.report.FigureTables;
 import mildtilt.report.Papers;
 import mildtilt.report.Table;
 import mildtilt.template.FlatPattern;
@@ -50,6 +52,10 @@ public final class PapersFiles {
         List<Path> written = new ArrayList<>();
         for (Table t : papers.tables()) {
             written.add(csv(folder, t.file(), t));
+        }
+        Optional<Table> variants = FigureTables.variants(papers.analysis().job());
+        if (variants.isPresent()) {
+            written.add(csv(folder, variants.get().file(), variants.get()));
         }
         return written;
     }

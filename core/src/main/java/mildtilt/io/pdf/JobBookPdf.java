@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import mildtilt.analysis.Analysis;
 import mildtilt.analysis.Headline;
@@ -16,6 +17,7 @@ import mildtilt.findings.Severity;
 import mildtilt.findings.checks.NotJudged;
 import mildtilt.job.Job;
 import mildtilt.obstacle.Surroundings;
+import mildtilt.report.FigureTables;
 import mildtilt.report.Papers;
 import mildtilt.report.Table;
 import mildtilt.runsheet.Cautions;
@@ -78,6 +80,10 @@ public final class JobBookPdf {
                 pages.table(t);
                 after(t);
             }
+        }
+        Optional<Table> variants = FigureTables.variants(analysis.job());
+        if (variants.isPresent()) {
+            pages.table(variants.get().without("figure"));
         }
         open();
         heat();

@@ -17,6 +17,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import javax.xml.parsers.DocumentBuilderFactory;
 import mildtilt.analysis.Analysis;
+import mildtilt.analysis.Headline;
 import mildtilt.build.Hole;
 import mildtilt.build.Making;
 import mildtilt.build.Metal;
@@ -46,6 +47,7 @@ import mildtilt.job.Job;
 import mildtilt.job.TrialLog;
 import mildtilt.linkage.rods.Rod;
 import mildtilt.report.Cell;
+import mildtilt.report.FigureTables;
 import mildtilt.report.Papers;
 import mildtilt.report.Table;
 import mildtilt.steer.position.Grid;
@@ -143,6 +145,25 @@ class PapersFilesTest {
                 .contains("STOP");
         papers.analysis().findings().forEach(f -> assertThat(book)
                 .contains(squeezed(f.what().text(unit)).substring(0, 30)));
+    }
+
+    @Test
+    void variantsStandBesideThePlanOnPaper(@TempDir Path folder) throws Exception {
+        Job job = demo.keepingVariant("Narrow rack");
+        Job changed = job.editAxle(a -> a.editRack(r -> r.withPivotSpacing(r.pivotSpacing() - 20)));
+        Papers papers = papers(changed);
+        String was = Headline.TIE_ROD
+                .unit()
+                .format(Analysis.of(job).headlines().get(Headline.TIE_ROD).orElseThrow(), LengthUnit.MM);
+        String book = squeezed(text(JobBookPdf.write(papers, LengthUnit.MM, DAY, "marsh.tilt")));
+        assertThat(book)
+                .contains(squeezed("The plan and its variants"))
+                .contains(squeezed("Narrow rack"))
+                .contains(squeezed(was))
+                .doesNotContain("tie_rod_left_mm");
+        PapersFiles.tables(papers, folder);
+        assertThat(Files.readString(folder.resolve("variants.csv"))).startsWith("label,plan,variant-1,figure");
+        assertThat(FigureTables.variants(demo)).isEmpty();
     }
 
     @Test
