@@ -126,6 +126,8 @@ class CommandLineTest {
         assertThat(run("solve", file.toString(), "fly").err).contains("light-steering");
         assertThat(run("solve", file.toString(), "ratio", "--may", "gear-height=3").err)
                 .contains("There are: arm-length");
+        assertThat(run("solve", file.toString(), "ratio", "--may", "arm-length=1e9").err)
+                .contains("above 0, and up to 1000");
         assertThat(run("solve", file.toString(), "lock-stops", "--bolt", "-3").err)
                 .contains("from 10 mm up to 500");
         Said never = run(

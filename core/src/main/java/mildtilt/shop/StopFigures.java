@@ -42,6 +42,9 @@ public record StopFigures(
         Optional<Even> even,
         List<Strap> straps) {
 
+    /** A thinner one is not worth making, mm. */
+    private static final double LEAST_COLLAR = 0.5;
+
     /** Locks are no nearer to each other than turn plates tell. */
     private static final double ALIKE_DEG = 0.25;
 
@@ -72,14 +75,16 @@ public record StopFigures(
 
     /** Which part moves. */
     public enum Kind {
-        RACK("rack"),
-        SHUTTLE("shuttle"),
-        ARM("gear's arm");
+        RACK("rack", ": a collar that thick ends it there as well"),
+        SHUTTLE("shuttle", ": a collar on the bar {0} from it, straight ahead, ends it there as well"),
+        ARM("end of the gear's arm", ": a stop {0} from it, straight ahead, ends it there as well");
 
         private final String label;
+        private final String stop;
 
-        Kind(String label) {
+        Kind(String label, String stop) {
             this.label = label;
+            this.stop = stop;
         }
 
         public String label() {
@@ -237,7 +242,8 @@ public record StopFigures(
                 yield Optional.of(new End(way, Kind.RACK, moved, r.travelEachWay() - moved));
             }
             case ArmGear g ->
-                there.map(m -> m instanceof Mechanism.ByArm a ? Math.abs(a.armAngle()) : 0)
+                there.flatMap(m ->
+                                m instanceof Mechanism.ByArm a ? Optional.of(Math.abs(a.armAngle())) : Optional.empty())
                         .map(turn -> new End(
                                 way,
                                 Kind.ARM,
@@ -278,7 +284,9 @@ public record StopFigures(
             all.add(Phrase.of(
                     "Turned " + e.way.label() + " to the lock, the " + e.what.label()
                             + " has moved {0} and has {1} left"
-                            + (e.left >= 0.5 ? ": a collar that thick would end it there too." : "."),
+                            + " to its own end"
+                            + (e.left >= LEAST_COLLAR ? e.what.stop : "")
+                            + ".",
                     Quantity.length(e.moved),
                     Quantity.length(Math.max(0, e.left))));
         }

@@ -128,8 +128,9 @@ final class SolveCommand implements Callable<Integer> {
         List<VariableBounds> freedoms = new ArrayList<>();
         for (Map.Entry<String, Double> m : may.entrySet()) {
             DesignVariable variable = named(m.getKey(), variables.toArray(DesignVariable[]::new), "--may");
-            if (!(m.getValue() > 0)) {
-                throw new JobFileException("--may " + m.getKey() + " needs a reach above 0.");
+            if (!VariableBounds.canReach(m.getValue())) {
+                throw new JobFileException("--may " + m.getKey() + " needs a reach above 0, and up to "
+                        + (int) VariableBounds.FURTHEST + ".");
             }
             freedoms.add(VariableBounds.either(variable, m.getValue()));
         }

@@ -151,11 +151,12 @@ public final class SolvePane extends VBox {
             });
             double reach = freedoms.containsKey(k) ? freedoms.get(k).most() : k.usualReach();
             MeasureField field = measure("reach-" + id(k), k.inDegrees() ? Measure.ANGLE : Measure.LENGTH, reach, v -> {
-                if (v > 0) {
+                if (VariableBounds.canReach(v)) {
                     freedoms.put(k, VariableBounds.either(k, v));
                     use.setSelected(true);
                 } else {
-                    bench.refuse("How far it may go must be above 0; untick it to leave it as it is.");
+                    bench.refuse("How far it may go must be above 0, and up to " + (int) VariableBounds.FURTHEST
+                            + " mm or degrees; untick it to leave it as it is.");
                 }
             });
             field.setAccessibleText(k.label() + ", either way by");
