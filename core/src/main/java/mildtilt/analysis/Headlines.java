@@ -23,7 +23,7 @@ import mildtilt.units.LengthUnit;
 public record Headlines(Map<Headline, Double> values) {
 
     /** Of a job none of whose headlines could be worked out. */
-    static final Headlines NONE = new Headlines(Map.of());
+    public static final Headlines NONE = new Headlines(Map.of());
 
     /** One headline before and after a change; either may be missing. */
     public record Change(Headline headline, Optional<Double> before, Optional<Double> after) {

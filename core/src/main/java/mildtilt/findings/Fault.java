@@ -8,6 +8,8 @@ import static mildtilt.findings.Fault.Group.NOT_MEASURED;
 import static mildtilt.findings.Fault.Group.TOUCHING;
 import static mildtilt.findings.Fault.Group.UNEVEN;
 
+import java.util.Locale;
+
 /** The kinds of fault, the gravest first: this is the order they are shown in among equals. */
 public enum Fault {
     WRONG_WAY(LOSES_STEERING, "Steers the wrong way"),
@@ -144,5 +146,10 @@ public enum Fault {
 
     public Group group() {
         return group;
+    }
+
+    /** What it is called in files and on the command line. */
+    public String code() {
+        return name().toLowerCase(Locale.ROOT);
     }
 }

@@ -2,7 +2,6 @@ package mildtilt.report;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import mildtilt.analysis.Analysis;
 import mildtilt.analysis.Effect;
@@ -13,6 +12,7 @@ import mildtilt.arms.CutAndMove;
 import mildtilt.job.Job;
 import mildtilt.job.Variant;
 import mildtilt.linkage.KnuckleArm;
+import mildtilt.solve.Goal;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
@@ -29,16 +29,17 @@ public final class FigureTables {
      */
     public record Column(String key, String head, Headlines figures) {}
 
-    /** Every figure of a job's plan beside its variants; empty without any. */
-    public static Optional<Table> variants(Job job) {
+    /** Every figure of a job's plan beside its variants; empty without any. @param plan of the job as it stands */
+    public static Optional<Table> variants(Analysis plan) {
+        Job job = plan.job();
         if (job.variants().all().isEmpty()) {
             return Optional.empty();
         }
         List<Column> columns = new ArrayList<>();
-        columns.add(new Column("plan", "The plan", Analysis.of(job).headlines()));
+        columns.add(new Column("plan", "The plan", plan.headlines()));
         for (Variant v : job.variants().all()) {
             columns.add(
-                    new Column(v.id().text(), v.name(), Analysis.of(job.as(v)).headlines()));
+                    new Column(v.id().text(), v.name(), Headlines.of(job.as(v)).orElse(Headlines.NONE)));
         }
         return Optional.of(sideBySide("variants", "The plan and its variants", columns));
     }
@@ -58,7 +59,7 @@ public final class FigureTables {
             }
             List<Cell> row = new ArrayList<>(List.of(Cell.of(h.label())));
             for (Column c : columns) {
-                row.add(Cell.of(c.figures.get(h).map(v -> new Quantity(v, h.unit()))));
+                row.add(cell(h, c.figures.get(h)));
             }
             row.add(Cell.of(h.key()));
             rows.add(row);
@@ -71,10 +72,10 @@ public final class FigureTables {
     /**
      * What came of asking for something: of each answer the orders, what is not met, what it brings, what it changes.
      */
-    public static Table answers(String asked, SolveOutcome outcome, Optional<String> nothing) {
+    public static Table answers(Goal asked, SolveOutcome outcome) {
         Rows rows = new Rows();
         outcome.notes().forEach(n -> rows.say("", "note", "", n));
-        nothing.ifPresent(n -> rows.say("", outcome.met() ? "met" : "nothing", "", Phrase.of(n)));
+        outcome.nothing(asked).ifPresent(n -> rows.say("", outcome.met() ? "met" : "nothing", "", Phrase.of(n)));
         int n = 0;
         for (SolveOutcome.Priced p : outcome.answers()) {
             String number = Integer.toString(++n);
@@ -82,7 +83,7 @@ public final class FigureTables {
             p.answer().missing().forEach(m -> rows.say(number, "not met", "", m));
             rows.effect(number, p.effect());
         }
-        return rows.table("answers", asked);
+        return rows.table("answers", asked.label());
     }
 
     /** What is done to an arm, and what that changes. @param arms that were changed */
@@ -96,6 +97,10 @@ public final class FigureTables {
         return rows.table("knuckle", "Cut and move").without("answer");
     }
 
+    private static Cell cell(Headline h, Optional<Double> value) {
+        return Cell.of(value.map(v -> new Quantity(v, h.unit())));
+    }
+
     private static final class Rows {
         private final List<List<Cell>> all = new ArrayList<>();
 
@@ -104,16 +109,15 @@ public final class FigureTables {
         }
 
         void effect(String number, Effect effect) {
-            effect.brings()
-                    .forEach(f -> say(number, "but then", f.fault().name().toLowerCase(Locale.ROOT), f.what()));
+            effect.brings().forEach(f -> say(number, "but then", f.fault().code(), f.what()));
             for (Headlines.Change c : effect.notable()) {
                 Headline h = c.headline();
                 all.add(List.of(
                         Cell.of(number),
                         Cell.of("changes"),
                         Cell.of(h.label()),
-                        Cell.of(c.before().map(v -> new Quantity(v, h.unit()))),
-                        Cell.of(c.after().map(v -> new Quantity(v, h.unit()))),
+                        cell(h, c.before()),
+                        cell(h, c.after()),
                         Cell.of(h.key())));
             }
         }

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mildtilt.geometry.Point;
-import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.Names;
@@ -88,7 +87,7 @@ public final class SurveyTables {
     }
 
     private static Table sides(Surveyed s, Names names) {
-        SideDifference d = SideDifference.of(s, (Id id) -> names.apply(id));
+        SideDifference d = SideDifference.of(s, names);
         List<List<Cell>> rows = new ArrayList<>();
         for (SideDifference.Pair p : d.pairs()) {
             rows.add(List.of(

@@ -89,6 +89,14 @@ public enum Goal {
         return meaning;
     }
 
+    /** Whether answers are searched for, by targets and by what may change; else they follow by rule. */
+    public boolean isSearched() {
+        return switch (this) {
+            case LEAST_BUMP_STEER, ARM_SHAPE, RATIO, FULL_TRAVEL, LIGHT_STEERING -> true;
+            case ARM_MATCH, LOCK_STOPS -> false;
+        };
+    }
+
     /** What may be changed for it in a job. */
     public List<DesignVariable> variables(Job job) {
         return variables.stream().filter(k -> k.appliesTo(job)).toList();

@@ -84,7 +84,7 @@ final class SolveCommand implements Callable<Integer> {
                 progress.at(done);
                 return true;
             });
-            output.print(List.of(FigureTables.answers(asked.label(), found, found.nothing(asked))));
+            output.print(List.of(FigureTables.answers(asked, found)));
             if (take.isPresent()) {
                 return taken(job, found);
             }
@@ -107,18 +107,13 @@ final class SolveCommand implements Callable<Integer> {
     }
 
     private SolveQuestion question(Job job, Goal asked) throws JobFileException {
-        boolean searched =
-                switch (asked) {
-                    case ARM_MATCH, LOCK_STOPS -> false;
-                    case LEAST_BUMP_STEER, ARM_SHAPE, RATIO, FULL_TRAVEL, LIGHT_STEERING -> true;
-                };
-        if (!searched && !(wants.isEmpty() && may.isEmpty())) {
+        if (!asked.isSearched() && !(wants.isEmpty() && may.isEmpty())) {
             throw new JobFileException("The goal " + code(asked) + " takes neither --want nor --may.");
         }
         Map<Target.Wish, Target> all = new LinkedHashMap<>();
         asked.wants(job).forEach(t -> all.put(t.wish(), t));
         List<DesignVariable> variables = asked.variables(job);
-        if (job.axle().isEmpty() || searched && (all.isEmpty() || variables.isEmpty())) {
+        if (job.axle().isEmpty() || asked.isSearched() && (all.isEmpty() || variables.isEmpty())) {
             throw new JobFileException(file.getFileName() + ": " + asked.needs());
         }
         for (Map.Entry<String, Double> w : wants.entrySet()) {

@@ -82,7 +82,7 @@ final class TableCommands {
     static final class Variants extends OfAJob {
         @Override
         List<Table> tables(Job job) {
-            return FigureTables.variants(job).stream().toList();
+            return FigureTables.variants(Analysis.of(job)).stream().toList();
         }
 
         @Override
@@ -302,7 +302,7 @@ final class TableCommands {
                     a.job().title(),
                     count(a, Severity.STOP),
                     count(a, Severity.LOOK),
-                    first.map(f -> f.fault().name().toLowerCase(Locale.ROOT)).orElse(""),
+                    first.map(f -> f.fault().code()).orElse(""),
                     first.map(Finding::what).orElse(Phrase.of("")));
         }
 

@@ -163,12 +163,9 @@ public final class SolvePane extends VBox {
             GridPane.setHgrow(use, Priority.ALWAYS);
             asked.addRow(row++, use, field);
         }
-        boolean can =
-                switch (g) {
-                    case LOCK_STOPS, ARM_MATCH -> job.axle().isPresent();
-                    case LEAST_BUMP_STEER, ARM_SHAPE, RATIO, FULL_TRAVEL, LIGHT_STEERING ->
-                        !wants.isEmpty() && !g.variables(job).isEmpty();
-                };
+        boolean can = g.isSearched()
+                ? !wants.isEmpty() && !g.variables(job).isEmpty()
+                : job.axle().isPresent();
         controls.setStartable(can);
         if (!can) {
             asked.add(Wrap.text(g.needs(), "hint"), 0, row, 2, 1);

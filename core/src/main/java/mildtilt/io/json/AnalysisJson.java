@@ -11,7 +11,6 @@ import java.io.IOException;
 import java.io.Writer;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -158,7 +157,7 @@ public final class AnalysisJson {
 
     private static ObjectNode finding(Finding f) {
         ObjectNode o = object();
-        o.put("fault", f.fault().name().toLowerCase(Locale.ROOT));
+        o.put("fault", f.fault().code());
         o.put("severity", f.severity().word());
         o.put("what", f.what().text(LengthUnit.MM));
         o.put("why", f.why().text(LengthUnit.MM));

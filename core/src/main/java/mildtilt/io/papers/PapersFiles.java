@@ -53,7 +53,7 @@ public final class PapersFiles {
         for (Table t : papers.tables()) {
             written.add(csv(folder, t.file(), t));
         }
-        Optional<Table> variants = FigureTables.variants(papers.analysis().job());
+        Optional<Table> variants = FigureTables.variants(papers.analysis());
         if (variants.isPresent()) {
             written.add(csv(folder, variants.get().file(), variants.get()));
         }

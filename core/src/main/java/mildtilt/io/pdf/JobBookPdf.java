@@ -81,7 +81,7 @@ public final class JobBookPdf {
                 after(t);
             }
         }
-        Optional<Table> variants = FigureTables.variants(analysis.job());
+        Optional<Table> variants = FigureTables.variants(analysis);
         if (variants.isPresent()) {
             pages.table(variants.get().without("figure"));
         }

@@ -163,7 +163,7 @@ class PapersFilesTest {
                 .doesNotContain("tie_rod_left_mm");
         PapersFiles.tables(papers, folder);
         assertThat(Files.readString(folder.resolve("variants.csv"))).startsWith("label,plan,variant-1,figure");
-        assertThat(FigureTables.variants(demo)).isEmpty();
+        assertThat(FigureTables.variants(Analysis.of(demo))).isEmpty();
     }
 
     @Test
