@@ -20,6 +20,7 @@ import mildtilt.withers.Withers;
  * @param rods how each rod is put together, as far as chosen
  * @param rackRods rods that a rack has of its own, with an end screwed on; such a rod has no other make-up
  * @param stopBolt where the knuckles' lock stops act
+ * @param asFound parts of the column that are there already
  * @param pieces made besides; names differ, so that people can tell them apart
  */
 @Withers
@@ -28,6 +29,7 @@ public record Making(
         Map<Rod, RodMakeUp> rods,
         Map<Rod, RackRod> rackRods,
         StopBolt stopBolt,
+        AsFound asFound,
         List<ShaftJoin> joins,
         List<Piece> pieces,
         WorkPlan plan,
@@ -35,7 +37,15 @@ public record Making(
         implements MakingBuilder.With {
 
     public static final Making NONE = new Making(
-            Workshop.USUAL, Map.of(), Map.of(), StopBolt.USUAL, List.of(), List.of(), WorkPlan.NONE, List.of());
+            Workshop.USUAL,
+            Map.of(),
+            Map.of(),
+            StopBolt.USUAL,
+            AsFound.NOTHING,
+            List.of(),
+            List.of(),
+            WorkPlan.NONE,
+            List.of());
 
     /** @throws ImpossibleGeometryException if two pieces have one name */
     public Making {
@@ -81,7 +91,7 @@ public record Making(
         makeUp.ifPresent(m -> all.put(rod, m));
         Map<Rod, RackRod> own = new LinkedHashMap<>(rackRods);
         makeUp.ifPresent(_ -> own.remove(rod));
-        return new Making(workshop, all, own, stopBolt, joins, pieces, plan, welds);
+        return withRackRods(own).withRods(all);
     }
 
     public Optional<RackRod> rackRod(Rod rod) {
@@ -95,7 +105,11 @@ public record Making(
         it.ifPresent(r -> all.put(rod, r));
         Map<Rod, RodMakeUp> made = new LinkedHashMap<>(rods);
         it.ifPresent(_ -> made.remove(rod));
-        return new Making(workshop, made, all, stopBolt, joins, pieces, plan, welds);
+        return withRods(made).withRackRods(all);
+    }
+
+    public Making editAsFound(UnaryOperator<AsFound> edit) {
+        return withAsFound(edit.apply(asFound));
     }
 
     public Making editJoin(int index, UnaryOperator<ShaftJoin> edit) {

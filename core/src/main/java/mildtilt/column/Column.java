@@ -252,24 +252,45 @@ public record Column(
     /**
      * How far a sliding shaft can really be pushed together, mm: until it bottoms or its outer half meets the other
      * fork. Halves of
-     * a shaft that is cut are alike, the overlap in the middle; of a bought one the outer half is at least as long as
-     * the overlap.
-     * 0 for a shaft that does not slide.
+     * a shaft that is cut are alike, unless it says where they overlap; of a bought one that does not say it, the outer
+     * half is at least as long as the overlap. 0 for a shaft that does not slide.
      */
     public double freeToClose(int shaft) {
         return shafts.get(shaft)
                 .slide()
                 .map(s -> {
-                    double toFork = shafts.get(shaft).toCut()
-                            ? (faceGap(shaft)
-                                            + wheelEndFit(shaft).engagement()
-                                            - gearEndFit(shaft).engagement()
-                                            - s.overlap())
-                                    / 2
+                    double toFork = shafts.get(shaft).toCut() || s.middle().isPresent()
+                            ? length(shaft) - gearEndFit(shaft).takeOff() - overlapMiddle(shaft, s) - s.overlap() / 2
                             : faceGap(shaft) - s.overlap();
                     return Math.max(0, Math.min(s.closes(), toFork));
                 })
                 .orElse(0.0);
+    }
+
+    /**
+     * Where a sliding shaft's halves meet, mm from its wheel-end centre: as planned, and so far either way as one half
+     * goes into the other. A weld or a sleeve there would stop it. Empty for a shaft that does not slide.
+     */
+    public Optional<Stretch> slidesOver(int shaft) {
+        return shafts.get(shaft).slide().map(s -> {
+            double middle = overlapMiddle(shaft, s);
+            double half = s.overlap() / 2 + s.closes();
+            return new Stretch(middle - half, middle + half);
+        });
+    }
+
+    /** Of the overlap, mm from the shaft's wheel-end centre; in the middle of the shaft as cut where it is not said. */
+    private double overlapMiddle(int shaft, Slide slide) {
+        return slide.middle().orElse(wheelEndFit(shaft).shortening() + cutLength(shaft) / 2);
+    }
+
+    /** Along a shaft, mm from its wheel-end centre. */
+    public record Stretch(double from, double to) {
+
+        /** From a place to the nearer end of it, mm; 0 within it. */
+        public double distance(double at) {
+            return Math.max(0, Math.max(from - at, at - to));
+        }
     }
 
     /** At which clock angles the forks of a shaft between two joints can be set against each other. */

@@ -53,6 +53,7 @@ public enum Fault {
     ROD_BENDS(BINDS, "{part} can bend"),
     ROD_END_WEAK(BINDS, "{part}: a rod end is weak"),
     BODY_TOO_WEAK(BINDS, "{part}: too little metal"),
+    HEAT_SPOILS(BINDS, "{part}: a weld's heat reaches a bearing or seal"),
     ROD_END_TILTS_LESS(BINDS, "{part}: ends tilt less than the limit used"),
 
     TOUCHES(TOUCHING, "{part} touches"),
@@ -73,6 +74,8 @@ public enum Fault {
     THREADS_DIFFER(DOES_NOT_FIT, "{part}: threads differ"),
     STUD_IN_SINGLE_SHEAR(DOES_NOT_FIT, "{part}: bolt in single shear"),
     JOIN_LOST(DOES_NOT_FIT, "{part}: join can't be made there"),
+    FOUND_TOO_LONG(DOES_NOT_FIT, "{part} can't be cut short enough"),
+    FOUND_TOO_SHORT(DOES_NOT_FIT, "{part} too short as found"),
     ROD_CAN_NOT_BE_SET(DOES_NOT_FIT, "{part}: length can't be set"),
     FIXED_TO_NOTHING(DOES_NOT_FIT, "{part} fixed to a part not there"),
 

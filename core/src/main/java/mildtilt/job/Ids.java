@@ -101,6 +101,7 @@ final class Ids {
             p.readings().forEach(r -> r.others().forEach(o -> all.add(o.whole())));
         });
         job.making().joins().forEach(j -> all.add(j.shaft()));
+        all.addAll(job.making().asFound().shafts().keySet());
         job.making().pieces().forEach(p -> {
             if (p instanceof Piece.BearingBracket b) {
                 all.add(b.bearing());

@@ -252,6 +252,12 @@ public final class ColumnParts {
                     0.0,
                     "how far it can be pushed together before it bottoms")
             .label("Closes by")
+            .may(
+                    "middle",
+                    "overlap_middle_mm",
+                    new Size(ALONG_A_SHAFT),
+                    "from the shaft's wheel-end centre to the middle of the overlap; the shaft's middle if left out")
+            .label("Wheel end to overlap's middle")
             .help("if its length can change");
 
     public static final Part<Shaft> SHAFT =

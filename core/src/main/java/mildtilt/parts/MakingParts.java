@@ -30,16 +30,19 @@ import static mildtilt.describe.Ranges.WALL;
 
 import java.util.List;
 import java.util.Map;
+import mildtilt.build.AsFound;
 import mildtilt.build.EndPart;
 import mildtilt.build.Hole;
 import mildtilt.build.Making;
 import mildtilt.build.Metal;
+import mildtilt.build.PartAsFound;
 import mildtilt.build.Piece;
 import mildtilt.build.RackRod;
 import mildtilt.build.RodMakeUp;
 import mildtilt.build.ScrewThread;
 import mildtilt.build.Section;
 import mildtilt.build.ShaftJoin;
+import mildtilt.build.ShroudAsFound;
 import mildtilt.build.StopBolt;
 import mildtilt.build.Stud;
 import mildtilt.build.WeldRecord;
@@ -474,6 +477,36 @@ public final class MakingParts {
             .label("Face to pad, straight ahead")
             .help("where the knuckles' lock stops act");
 
+    public static final Part<PartAsFound> PART_AS_FOUND = Part.of(PartAsFound.class)
+            .needs("length", "length_mm", LENGTH, "from end to end; of a shaft that slides, at its planned overlap")
+            .label("Length as found")
+            .needs("least", "least_mm", new Size(ALONG_A_SHAFT), "the shortest it can be made")
+            .label("Shortest it can be made")
+            .usual(
+                    "limit",
+                    "limit",
+                    new Choice<>(PartAsFound.Limit.class),
+                    PartAsFound.Limit.OTHER,
+                    "what ends it there")
+            .help("a part as it was found");
+
+    public static final Part<ShroudAsFound> SHROUD_AS_FOUND = Part.of(ShroudAsFound.class)
+            .needs("from", "from_mm", new Size(ALONG_A_SHAFT), "from the hub to its edge at the wheel")
+            .label("Hub to the shroud's edge")
+            .inline("part", PART_AS_FOUND)
+            .help("the cover round a column as it was found");
+
+    public static final Part<AsFound> AS_FOUND = Part.of(AsFound.class)
+            .usual(
+                    "shafts",
+                    "shafts",
+                    new ByKey<>("shaft", Reference.to(Id.Kind.SHAFT), "which shaft", PART_AS_FOUND, 20),
+                    Map.of(),
+                    "shafts that are there already")
+            .may("tube", "tube", new Group<>(PART_AS_FOUND), "the column tube")
+            .may("shroud", "shroud", new Group<>(SHROUD_AS_FOUND), "the cover round it")
+            .help("parts of the column that are there already, as they were found");
+
     public static final Part<Making> MAKING = Part.of(Making.class)
             .usual("workshop", "workshop", new Group<>(WORKSHOP), Workshop.USUAL, "the workshop")
             .omits("rods", "rods", new ByConstant<>(Rod.class, ROD), Map.of(), "how each rod is put together")
@@ -489,6 +522,12 @@ public final class MakingParts {
                     new Group<>(STOP_BOLT),
                     StopBolt.USUAL,
                     "where the knuckles' lock stops act, both alike")
+            .omits(
+                    "asFound",
+                    "as_found",
+                    new Group<>(AS_FOUND),
+                    AsFound.NOTHING,
+                    "parts of the column that are there already")
             .usual("joins", "joins", new Many<>(new Group<>(JOIN), 0, 50), List.of(), "where shafts are made of two")
             .usual(
                     "pieces",

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import mildtilt.analysis.Analysis;
+import mildtilt.build.AsFound;
 import mildtilt.build.RodMakeUp;
 import mildtilt.build.Workshop;
 import mildtilt.clearance.ClearanceFigures;
@@ -22,6 +23,7 @@ import mildtilt.runsheet.StepList;
 import mildtilt.shop.CutList;
 import mildtilt.shop.CutList.PlateLine;
 import mildtilt.shop.Fits;
+import mildtilt.shop.FoundFigures;
 import mildtilt.shop.JoinFigures;
 import mildtilt.shop.RackRodFigures;
 import mildtilt.shop.RodFigures;
@@ -46,6 +48,7 @@ public record Papers(
         List<RackRodFigures> rackRods,
         StopFigures stops,
         List<JoinFigures> joins,
+        List<FoundFigures> found,
         List<Fits.Fit> fits,
         Templates templates,
         RunSheet run,
@@ -62,9 +65,10 @@ public record Papers(
         List<RackRodFigures> rackRods = RackRodFigures.of(job, analysis.train().axle());
         StopFigures stops = StopFigures.of(job, analysis.train(), analysis.steer());
         List<JoinFigures> joins = JoinFigures.of(job);
+        List<FoundFigures> found = FoundFigures.of(job);
         Templates templates = Templates.of(
                 job, analysis.clearance().map(ClearanceFigures::notches).orElse(List.of()));
-        CutList cuts = CutList.of(job, analysis.bench(), rods, rackRods, joins, plates(templates, shop.sets()));
+        CutList cuts = CutList.of(job, analysis.bench(), rods, rackRods, joins, found, plates(templates, shop.sets()));
         StockPlan stock = StockPlan.of(cuts, shop);
         RunSheet run = RunSheet.of(
                 StepList.of(new StepList.Basis(
@@ -75,6 +79,7 @@ public record Papers(
                         rackRods,
                         stops,
                         joins,
+                        found,
                         analysis.steer(),
                         analysis.clearance().map(ClearanceFigures::notches).orElse(List.of()),
                         analysis.clearance().flatMap(ClearanceFigures::tightest))),
@@ -89,6 +94,7 @@ public record Papers(
                 rackRods,
                 stops,
                 joins,
+                found,
                 Fits.of(job, analysis.catalogue()),
                 templates,
                 run,
@@ -109,7 +115,7 @@ public record Papers(
     private static List<Wanted> wanted(Job job, CutList cuts, StockPlan stock, List<RodFigures> rods) {
         int sets = job.making().workshop().sets();
         List<Wanted> all = new ArrayList<>();
-        job.column().ifPresent(c -> column(c, sets, all));
+        job.column().ifPresent(c -> column(c, job.making().asFound(), sets, all));
         Map<String, Wanted> ends = new TreeMap<>();
         Map<String, Wanted> nuts = new TreeMap<>();
         for (RodFigures r : rods) {
@@ -161,7 +167,7 @@ public record Papers(
                 (x, _) -> new Wanted(x.key(), x.what(), x.count() + count, "", step));
     }
 
-    private static void column(Column c, int sets, List<Wanted> all) {
+    private static void column(Column c, AsFound found, int sets, List<Wanted> all) {
         c.joints()
                 .forEach(j -> all.add(new Wanted(
                         j.id(),
@@ -170,11 +176,13 @@ public record Papers(
                         "",
                         "mock")));
         c.shafts().stream()
-                .filter(s -> !s.toCut())
+                .filter(s -> !s.toCut() && found.shaft(s.id()).isEmpty())
                 .forEach(s -> all.add(
                         new Wanted(s.id(), Phrase.of(Phrase.name(s.name()) + ", as it comes"), sets, "", "mock")));
         c.shafts().stream()
-                .filter(s -> s.toCut() && s.slide().isPresent())
+                .filter(s -> s.toCut()
+                        && s.slide().isPresent()
+                        && found.shaft(s.id()).isEmpty())
                 .forEach(s -> all.add(new Wanted(
                         s.id().part("pair"),
                         Phrase.of(Phrase.name(s.name()) + ": a sliding pair for Ø {0}", Quantity.length(s.diameter())),

@@ -16,6 +16,7 @@ import mildtilt.shop.BenchSheet;
 import mildtilt.shop.CutList;
 import mildtilt.shop.Fits;
 import mildtilt.shop.JoinFigures;
+import mildtilt.shop.ReachedByHeat;
 import mildtilt.shop.StockPlan;
 import mildtilt.shop.StopFigures;
 import mildtilt.units.LengthText;
@@ -31,6 +32,7 @@ final class Tables {
         List<Table> all = new ArrayList<>(List.of(
                 cuts(p.cuts()),
                 plates(p.cuts()),
+                FoundTable.of(p.found()),
                 stock(p.stock()),
                 joints(p),
                 forks(p),
@@ -360,9 +362,14 @@ final class Tables {
                                         .then(d);
                             }
                             Phrase near = Phrase.of("");
-                            for (JoinFigures.Near n : j.near()) {
+                            for (ReachedByHeat n : j.near()) {
                                 near = near.then(near.pattern().isEmpty() ? "" : "; ")
-                                        .then(Phrase.of(Phrase.name(n.name()) + " at {0}", mm(n.away())));
+                                        .then(Phrase.of(
+                                                Phrase.name(n.name()) + " at {0}: {1}, under {2} from {3} on",
+                                                mm(n.away()),
+                                                Quantity.temperature(n.peak()),
+                                                Quantity.temperature(n.bears()),
+                                                mm(n.keep())));
                             }
                             Phrase description = j.noRoom()
                                     .map(why -> Phrase.of("NO ROOM: ").then(why).then(" "))

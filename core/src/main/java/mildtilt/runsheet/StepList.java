@@ -3,6 +3,7 @@ package mildtilt.runsheet;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import mildtilt.build.Piece;
 import mildtilt.build.RodMakeUp;
 import mildtilt.catalogue.Catalogue;
@@ -21,6 +22,7 @@ import mildtilt.runsheet.RunStep.Need;
 import mildtilt.shop.BenchSheet;
 import mildtilt.shop.CutList;
 import mildtilt.shop.Fits;
+import mildtilt.shop.FoundFigures;
 import mildtilt.shop.JoinFigures;
 import mildtilt.shop.RackRodFigures;
 import mildtilt.shop.RodFigures;
@@ -41,6 +43,7 @@ public final class StepList {
             List<RackRodFigures> rackRods,
             StopFigures stops,
             List<JoinFigures> joins,
+            List<FoundFigures> found,
             Optional<SteerFigures> steer,
             List<Notch> notches,
             Optional<PairGap> tightest) {}
@@ -242,12 +245,15 @@ public final class StepList {
                 List.of(
                         need("mock", "a shaft cut from the plan alone is cut from what was measured first"),
                         need("notches", "a rail that is notched otherwise moves the shaft")),
-                b.cuts.lines().stream()
-                        .limit(12)
-                        .map(l -> Phrase.of(
-                                l.count() + " × " + Phrase.name(l.name()) + ": finished {0}, saw {1}.",
-                                Quantity.length(l.finished()),
-                                Quantity.length(l.saw())))
+                Stream.concat(
+                                b.cuts.lines().stream()
+                                        .limit(12)
+                                        .map(l -> Phrase.of(
+                                                l.count() + " × " + Phrase.name(l.name()) + ": finished {0}, saw {1}.",
+                                                Quantity.length(l.finished()),
+                                                Quantity.length(l.saw()))),
+                                b.found.stream().map(f -> Phrase.of(Phrase.name(f.name()) + ", as found: ")
+                                        .then(f.order())))
                         .toList(),
                 List.of(Cautions.DISCS));
         if (!b.cuts.plates().isEmpty()) {
@@ -295,9 +301,8 @@ public final class StepList {
                     "Run-out beside the join no more than {0}, at a bearing no more than {1}.",
                     Quantity.fine(j.runOut()), Quantity.fine(j.runOutAtBearings())));
             j.near()
-                    .forEach(n -> m.add(Phrase.of(
-                            Phrase.name(n.name()) + " is {0} from it: off, or kept cool with a wet rag, before heat.",
-                            Quantity.length(n.away()))));
+                    .forEach(n ->
+                            m.add(n.sentence().then(" Take it off, or weld in short runs with a wet rag between.")));
             step(
                     j.join().id().text(),
                     "Make the join in " + j.shaftName() + ": "

@@ -1,7 +1,6 @@
 package mildtilt.shop;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import mildtilt.build.Metal;
@@ -11,11 +10,6 @@ import mildtilt.build.Section;
 import mildtilt.build.ShaftJoin;
 import mildtilt.build.Workshop;
 import mildtilt.column.Column;
-import mildtilt.column.Shaft;
-import mildtilt.column.ShaftProfile;
-import mildtilt.column.Slide;
-import mildtilt.column.Socket.Retention;
-import mildtilt.column.YokeDimensions;
 import mildtilt.job.Job;
 import mildtilt.job.Names;
 import mildtilt.linkage.SteeredAxle;
@@ -73,6 +67,90 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
         public Optional<Double> mass() {
             return massEach.map(m -> m * count());
         }
+
+        /** Sawn from bar or tube, with what is left on both ends for facing. */
+        static CutLine sawn(
+                Workshop shop,
+                String name,
+                Section section,
+                Metal metal,
+                String material,
+                double finished,
+                String ends,
+                double gap,
+                int left,
+                int right,
+                Optional<Phrase> note) {
+            return new CutLine(
+                    name,
+                    Optional.of(section),
+                    text(section),
+                    metal,
+                    material,
+                    finished,
+                    finished + 2 * shop.facing(),
+                    ends,
+                    gap,
+                    left,
+                    right,
+                    shop.sets(),
+                    Optional.of(CutList.mass(section, metal, finished)),
+                    note);
+        }
+
+        /** Sawn off a part that is there or is bought. @param facing left on its sawn end, mm */
+        static CutLine ofPart(
+                Workshop shop,
+                String name,
+                Phrase section,
+                String what,
+                double finished,
+                double facing,
+                String ends,
+                Optional<Phrase> note) {
+            return new CutLine(
+                    name,
+                    Optional.empty(),
+                    section,
+                    Metal.STEEL,
+                    what,
+                    finished,
+                    finished + facing,
+                    ends,
+                    0,
+                    1,
+                    0,
+                    shop.sets(),
+                    Optional.empty(),
+                    note);
+        }
+    }
+
+    /** A part that is there: shortened where that is wanted and can be. */
+    static void asFound(
+            Workshop shop,
+            FoundFigures f,
+            String ends,
+            List<CutLine> lines,
+            List<String> asTheyCome,
+            List<Phrase> open) {
+        switch (f.verdict()) {
+            case AS_IT_IS -> asTheyCome.add(f.name() + ", as found");
+            case TOO_LONG, TOO_SHORT, LENGTHENED ->
+                open.add(Phrase.of(Phrase.name(f.name()) + " " + f.verdict().label() + ". ")
+                        .then(f.order())
+                        .then(f.cure().map(x -> Phrase.of(" ").then(x)).orElse(Phrase.of(""))));
+            case CUT ->
+                lines.add(CutLine.ofPart(
+                        shop,
+                        f.name(),
+                        Phrase.of("as found"),
+                        "the part as found",
+                        f.left(),
+                        0,
+                        ends,
+                        Optional.of(f.order())));
+        }
     }
 
     /** @param massEach kg, of the outline less its holes */
@@ -88,8 +166,9 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
             List<RodFigures> rods,
             List<RackRodFigures> rackRods,
             List<JoinFigures> joins,
+            List<FoundFigures> found,
             List<PlateLine> plates) {
-        return new Builder(job, bench, rods, rackRods, joins).list(plates);
+        return new Builder(job, bench, rods, rackRods, joins, found).list(plates);
     }
 
     /** kg of all lines whose section is known, and of the plates. */
@@ -117,6 +196,7 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
         private final List<RodFigures> rods;
         private final List<RackRodFigures> rackRods;
         private final List<JoinFigures> joins;
+        private final List<FoundFigures> found;
         private final Workshop shop;
         private final List<CutLine> lines = new ArrayList<>();
         private final List<String> asTheyCome = new ArrayList<>();
@@ -127,12 +207,14 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
                 BenchSheet bench,
                 List<RodFigures> rods,
                 List<RackRodFigures> rackRods,
-                List<JoinFigures> joins) {
+                List<JoinFigures> joins,
+                List<FoundFigures> found) {
             this.job = job;
             this.bench = bench;
             this.rods = rods;
             this.rackRods = rackRods;
             this.joins = joins;
+            this.found = found;
             shop = job.making().workshop();
         }
 
@@ -144,15 +226,14 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
         }
 
         private void column(Column c) {
-            for (int i = 0; i < c.shafts().size(); i++) {
-                Shaft s = c.shafts().get(i);
-                if (s.toCut()) {
-                    shaft(c, i);
-                } else {
-                    asTheyCome.add(s.name());
-                }
-            }
-            c.tube().ifPresent(t -> {
+            ShaftCuts shafts = new ShaftCuts(job, c, bench, joins, found);
+            lines.addAll(shafts.lines());
+            asTheyCome.addAll(shafts.asTheyCome());
+            open.addAll(shafts.open());
+            found.stream()
+                    .filter(f -> f.which() != FoundFigures.Which.SHAFT)
+                    .forEach(f -> asFound(shop, f, "lower end faced square", lines, asTheyCome, open));
+            c.tube().filter(_ -> job.making().asFound().tube().isEmpty()).ifPresent(t -> {
                 if (shop.tubeWall().isEmpty()) {
                     asTheyCome.add("Column tube");
                 } else if (shop.tubeWall().get() >= t.outside() / 2) {
@@ -182,177 +263,6 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
                             Quantity.length(j.along())));
                 }
             }
-        }
-
-        private void shaft(Column c, int i) {
-            Shaft s = c.shafts().get(i);
-            double length = c.cutLength(i);
-            if (!(length > 0)) {
-                open.add(Phrase.of(Phrase.name(s.name()) + ": there is no room for a shaft between its ends."));
-                return;
-            }
-            Optional<Phrase> typical = steps(
-                    c,
-                    i,
-                    bench.shafts().get(i).typical()
-                            ? Optional.of(Phrase.of(
-                                    "From typical sizes of a catalogue: measure the parts in hand before you cut."))
-                            : Optional.empty());
-            String wheelEnd = end(s.wheelEndSeat().label(), c.wheelEndFit(i));
-            String gearEnd = end(s.gearEndSeat().label(), c.gearEndFit(i));
-            Section section = Section.round(s.diameter(), s.bore());
-            List<JoinFigures> here = joins.stream()
-                    .filter(f -> f.shaft() == i && f.join().school() != ShaftJoin.School.ONE_PIECE)
-                    .sorted(Comparator.comparingDouble(JoinFigures::along))
-                    .toList();
-            if (s.slide().isPresent()) {
-                sliding(s, s.slide().get(), length, wheelEnd, gearEnd, typical);
-                if (!here.isEmpty()) {
-                    open.add(Phrase.of(Phrase.name(s.name())
-                            + " slides, so it is two pieces already: a join in it is not cut for."));
-                }
-                return;
-            }
-            double from = 0;
-            for (int k = 0; k <= here.size(); k++) {
-                double to = k < here.size() ? here.get(k).along() : length;
-                double own = to - from;
-                String before =
-                        k == 0 ? "wheel end " + wheelEnd : here.get(k - 1).gearSideEnd();
-                String after =
-                        k == here.size() ? "gear end " + gearEnd : here.get(k).wheelSideEnd();
-                double gap = 0;
-                if (k > 0) {
-                    own += here.get(k - 1).gearSideExtra();
-                    gap = Math.max(gap, here.get(k - 1).rootGap());
-                }
-                if (k < here.size()) {
-                    own += here.get(k).wheelSideExtra();
-                    gap = Math.max(gap, here.get(k).rootGap());
-                }
-                if (!(own > 0)) {
-                    open.add(Phrase.of(Phrase.name(s.name())
-                            + ": two joins, or a join and an end, are nearer together than their gaps."));
-                    return;
-                }
-                String name = here.isEmpty() ? s.name() : s.name() + ", piece " + (k + 1) + " of " + (here.size() + 1);
-                add(
-                        name,
-                        section,
-                        Metal.ofYield(s.yieldMpa()),
-                        "steel, yield " + Math.round(s.yieldMpa()) + " MPa",
-                        own,
-                        before + "; " + after,
-                        gap,
-                        1,
-                        0,
-                        typical);
-                from = to;
-            }
-            for (JoinFigures f : here) {
-                f.parts()
-                        .forEach(p -> add(
-                                p.name(),
-                                p.section(),
-                                p.material(),
-                                p.length(),
-                                p.ends(),
-                                0,
-                                p.count(),
-                                0,
-                                Optional.of(p.note())));
-            }
-        }
-
-        /** Ends that are turned down from the shaft, before all else that is to be said. */
-        private static Optional<Phrase> steps(Column c, int i, Optional<Phrase> rest) {
-            Shaft s = c.shafts().get(i);
-            Phrase said = rest.orElse(Phrase.of(""));
-            for (boolean gearEnd : new boolean[] {true, false}) {
-                ShaftProfile seat = gearEnd ? s.gearEndSeat() : s.wheelEndSeat();
-                double into = gearEnd
-                        ? c.gearEndFit(i).engagement()
-                        : c.wheelEndFit(i).engagement();
-                if (seat.diameter() < s.diameter() - 1e-6) {
-                    Phrase step = Phrase.of(
-                            "Turn the " + (gearEnd ? "gear" : "wheel")
-                                    + " end down from {0} to {1} for {2}, with a radius at the step.",
-                            Quantity.fine(s.diameter()),
-                            Quantity.fine(seat.diameter()),
-                            Quantity.length(into));
-                    said = said.pattern().isEmpty() ? step : step.then(" ").then(said);
-                } else if (seat.diameter() > s.diameter() + 1e-6) {
-                    Phrase step = Phrase.of(
-                            "The " + (gearEnd ? "gear" : "wheel")
-                                    + " end is {0}, thicker than the shaft's {1}: cut from bar of that size, or sleeve it for {2}.",
-                            Quantity.fine(seat.diameter()),
-                            Quantity.fine(s.diameter()),
-                            Quantity.length(into));
-                    said = said.pattern().isEmpty() ? step : step.then(" ").then(said);
-                }
-            }
-            return said.pattern().isEmpty() ? Optional.empty() : Optional.of(said);
-        }
-
-        /** Two halves, the overlap's middle in the middle of the shaft. */
-        private void sliding(
-                Shaft s, Slide slide, double length, String wheelEnd, String gearEnd, Optional<Phrase> typical) {
-            double half = (length + slide.overlap()) / 2;
-            Phrase outer = Phrase.of(
-                    "Bored {0} deep at least, so that it can close by {1}.",
-                    Quantity.length(slide.overlap() + slide.closes()), Quantity.length(slide.closes()));
-            Phrase note = typical.map(t -> outer.then(" ").then(t)).orElse(outer);
-            if (slide.overlap() + slide.closes() > half) {
-                open.add(Phrase.of(
-                        Phrase.name(s.name())
-                                + ": halves of {0} are too short to close by {1} with {2} of overlap; a sliding pair made for it is needed.",
-                        Quantity.length(half),
-                        Quantity.length(slide.closes()),
-                        Quantity.length(slide.overlap())));
-                return;
-            }
-            half(
-                    s,
-                    "outer half",
-                    "outer half of a pair on Ø {0}",
-                    half,
-                    "wheel end " + wheelEnd + "; open end faced square",
-                    Optional.of(note));
-            half(
-                    s,
-                    "inner half",
-                    "inner half of a pair, Ø {0}",
-                    half,
-                    "chamfered to enter; gear end " + gearEnd,
-                    typical);
-        }
-
-        /** Sliding pairs are bought and shortened, not sawn from bar. */
-        private void half(Shaft s, String which, String section, double length, String ends, Optional<Phrase> note) {
-            lines.add(new CutLine(
-                    s.name() + ", " + which,
-                    Optional.empty(),
-                    Phrase.of(section, Quantity.fine(s.diameter())),
-                    Metal.STEEL,
-                    "the bought pair",
-                    length,
-                    length + shop.facing(),
-                    ends,
-                    0,
-                    1,
-                    0,
-                    shop.sets(),
-                    Optional.empty(),
-                    note));
-        }
-
-        private static String end(String seat, YokeDimensions fit) {
-            return seat
-                    + fit.socket()
-                            .map(s -> s.hold() == Retention.WELD
-                                    ? ", chamfered for the weld"
-                                    : s.hold().threaded() ? ", " + s.hold().label() : "")
-                            .orElse("");
         }
 
         private void rods(SteeredAxle axle) {
@@ -573,21 +483,7 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
                 int left,
                 int right,
                 Optional<Phrase> note) {
-            lines.add(new CutLine(
-                    name,
-                    Optional.of(section),
-                    text(section),
-                    metal,
-                    material,
-                    finished,
-                    finished + 2 * shop.facing(),
-                    ends,
-                    gap,
-                    left,
-                    right,
-                    shop.sets(),
-                    Optional.of(mass(section, metal, finished)),
-                    note));
+            lines.add(CutLine.sawn(shop, name, section, metal, material, finished, ends, gap, left, right, note));
         }
     }
 

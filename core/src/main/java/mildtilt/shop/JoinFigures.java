@@ -6,7 +6,6 @@ import java.util.Optional;
 import mildtilt.build.Section;
 import mildtilt.build.ShaftJoin;
 import mildtilt.build.ShaftJoin.School;
-import mildtilt.column.Bearing;
 import mildtilt.column.Column;
 import mildtilt.column.Shaft;
 import mildtilt.column.ShaftProfile;
@@ -43,7 +42,7 @@ import mildtilt.units.Quantity;
  * @param dimensions in words, the largest thing first
  * @param runOut most run-out of the joined shaft beside the join, dial reading, mm
  * @param runOutAtBearings most run-out where a bearing sits, dial reading, mm
- * @param near bearings and joints that the heat or the weld's current would reach, with their distance, mm
+ * @param near bearings, joints and sliding parts that get hotter than they bear
  * @param carries part of the shaft's twist that it carries without its butt weld, 1 for all of it
  * @param withButt the same with a butt weld that goes through the whole wall; as {@code carries} where it has none
  * @param noRoom why it does not go on the shaft there; empty where it does
@@ -64,7 +63,7 @@ public record JoinFigures(
         List<Phrase> dimensions,
         double runOut,
         double runOutAtBearings,
-        List<Near> near,
+        List<ReachedByHeat> near,
         double carries,
         double withButt,
         Optional<Phrase> noRoom,
@@ -73,9 +72,6 @@ public record JoinFigures(
     /** @param count for one join */
     public record Part(
             String name, Section section, String material, double length, String ends, int count, Phrase note) {}
-
-    /** @param away along the shaft from the join, mm */
-    public record Near(String name, double away) {}
 
     /** What a rule set says of a join. */
     public enum Verdict {
@@ -107,8 +103,8 @@ public record JoinFigures(
     private static final double[] BOLTS = {6, 8, 10, 12, 14, 16, 20, 24};
     /** Half of what a bearing takes up along a shaft, mm. */
     private static final double BEARING = 10;
-    /** Heat travels this far along a shaft before it harms grease and seals, mm. */
-    private static final double HEAT_REACH = 150;
+    /** Of the bevel at a butted end, from square, degrees. */
+    private static final double BEVEL = 30;
 
     public static Verdict verdict(Rules rules, School school) {
         return !school.welded()
@@ -137,7 +133,7 @@ public record JoinFigures(
             Shaft s = c.shafts().get(i);
             double along = join.along() - c.wheelEndFit(i).shortening();
             if (s.id().equals(join.shaft())
-                    && s.toCut()
+                    && (s.toCut() || job.making().asFound().shaft(s.id()).isPresent())
                     && along > s.diameter()
                     && along < c.cutLength(i) - s.diameter()) {
                 return Optional.of(new Sizes(job, c, i, join, along).figures());
@@ -213,6 +209,7 @@ public record JoinFigures(
                     -gap / 2,
                     gap,
                     1.5 * d + leg,
+                    butt(bore) + leg * leg * Math.PI * (d + 2 * leg / 3),
                     List.of(part),
                     List.of(
                             Phrase.of(
@@ -250,6 +247,18 @@ public record JoinFigures(
         /** Of a fillet round the shaft as strong as plain steel of the shaft's own yield would be, mm. */
         private double throat() {
             return twist() * stronger() / (8 * d * d);
+        }
+
+        /** Weld metal of a butt weld down to a diameter, its gap and both bevels, mm³. */
+        private double butt(double inner) {
+            double wall = (d - inner) / 2;
+            double bevels = wall * wall * Math.tan(Math.toRadians(BEVEL));
+            return gap * Math.PI / 4 * (d * d - inner * inner) + bevels * 2 * Math.PI * (inner / 2 + 2 * wall / 3);
+        }
+
+        /** Weld metal of one plug weld through the wall over a diameter, mm³. */
+        private double plugMetal(double inner) {
+            return Math.PI / 4 * plugHole() * plugHole() * (d - inner) / 2;
         }
 
         private double plugHole() {
@@ -296,6 +305,7 @@ public record JoinFigures(
                     -gap / 2,
                     gap,
                     each,
+                    butt(bore) + 2 * n * plugMetal(bore),
                     List.of(part),
                     List.of(
                             Phrase.of("Plug pressed {0} into either tube.", Quantity.length(each)),
@@ -324,6 +334,7 @@ public record JoinFigures(
                     -gap / 2 + deep + gap,
                     gap,
                     deep,
+                    butt(spigot) + n * plugMetal(spigot),
                     List.of(),
                     List.of(
                             Phrase.of(
@@ -357,6 +368,7 @@ public record JoinFigures(
             return figures(
                     "as the shaft's end",
                     "as the shaft's end",
+                    0,
                     0,
                     0,
                     0,
@@ -437,6 +449,7 @@ public record JoinFigures(
                     0,
                     0,
                     each,
+                    0,
                     List.of(part),
                     List.of(
                             Phrase.of(
@@ -460,6 +473,8 @@ public record JoinFigures(
         }
 
         /**
+         * @param reach of what is on the join, either side of it, mm
+         * @param metal of all its welds, mm³; 0 for none
          * @param carries without a butt weld
          * @param inner of the ring that a butt weld joins, mm; the shaft's own diameter where there is none
          */
@@ -470,6 +485,7 @@ public record JoinFigures(
                 double gearExtra,
                 double rootGap,
                 double reach,
+                double metal,
                 List<Part> parts,
                 List<Phrase> dims,
                 double carries,
@@ -508,7 +524,9 @@ public record JoinFigures(
                     List.copyOf(all),
                     runOut,
                     runOut / 2,
-                    near(),
+                    metal > 0
+                            ? ReachedByHeat.byJoin(column, index, join.along(), reach, WeldHeat.round(metal, d, bore))
+                            : List.of(),
                     alone,
                     butt,
                     noRoom(reach),
@@ -539,6 +557,13 @@ public record JoinFigures(
                         "Another join is {0} from it, and each takes {1} on either side.",
                         Quantity.length(Math.abs(o.along() - join.along())), Quantity.length(reach)));
             }
+            Optional<Column.Stretch> slides = column.slidesOver(index).filter(s -> reach > 0);
+            if (slides.filter(s -> s.distance(join.along()) < reach).isPresent()) {
+                return slides.map(s -> Phrase.of(
+                        "Its halves slide in each other from {0} to {1} along, and it takes {2} on either side: a weld "
+                                + "or a sleeve there stops the shaft from closing.",
+                        Quantity.length(s.from()), Quantity.length(s.to()), Quantity.length(reach)));
+            }
             double from = column.wheelEndFit(index).shortening();
             return column.bearings().stream()
                     .filter(b ->
@@ -549,32 +574,6 @@ public record JoinFigures(
                                     + "\" sits {0} from the join, and it takes {1} on either side.",
                             Quantity.length(Math.abs(b.along() - from - along)),
                             Quantity.length(reach)));
-        }
-
-        private List<Near> near() {
-            List<Near> all = new ArrayList<>();
-            if (!join.school().welded()) {
-                return all;
-            }
-            double at = join.along();
-            for (Bearing b : column.bearings()) {
-                if (b.shaft() == index) {
-                    all.add(new Near(b.name(), Math.abs(b.along() - at)));
-                }
-            }
-            if (index == 0) {
-                column.tube().ifPresent(t -> {
-                    all.add(new Near("upper bearing of the column tube", Math.abs(t.from() - at)));
-                    all.add(new Near("lower bearing of the column tube", Math.abs(t.to() - at)));
-                });
-            }
-            if (index > 0) {
-                all.add(new Near(column.joints().get(index - 1).name(), at));
-            }
-            if (index < column.joints().size()) {
-                all.add(new Near(column.joints().get(index).name(), column.length(index) - at));
-            }
-            return all.stream().filter(n -> n.away <= HEAT_REACH).toList();
         }
     }
 

@@ -173,7 +173,7 @@ class JoinFiguresTest {
                         joined(School.SLEEVE, 60),
                         joined(School.SLEEVE, 60).making().joins().getFirst())
                 .orElseThrow();
-        assertThat(f.near()).extracting(JoinFigures.Near::name).contains("Upper joint");
+        assertThat(f.near()).extracting(ReachedByHeat::name).contains("Upper joint");
         assertThat(f.near().getFirst().away()).isCloseTo(60, within(1e-9));
     }
 

@@ -68,6 +68,7 @@ import picocli.CommandLine.Parameters;
             SolveCommand.class,
             TableCommands.Knuckle.class,
             TableCommands.Variants.class,
+            TableCommands.Found.class,
             TableCommands.Compare.class,
             TableCommands.Survey.class,
             TableCommands.Trials.class,

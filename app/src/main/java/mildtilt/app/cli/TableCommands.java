@@ -24,8 +24,10 @@ import mildtilt.job.Trial;
 import mildtilt.linkage.KnuckleArm;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.report.FigureTables;
+import mildtilt.report.FoundTable;
 import mildtilt.report.SurveyTables;
 import mildtilt.report.Table;
+import mildtilt.shop.FoundFigures;
 import mildtilt.trials.compare.TrialFigures;
 import mildtilt.trials.compare.TrialTables;
 import mildtilt.trials.diagnose.CauseTable;
@@ -37,8 +39,8 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
 /**
- * What the window shows in tables: {@code variants}, {@code compare}, {@code knuckle}, {@code survey}, {@code trial},
- * {@code runout}.
+ * What the window shows in tables: {@code variants}, {@code compare}, {@code knuckle}, {@code found}, {@code survey},
+ * {@code trial}, {@code runout}.
  */
 final class TableCommands {
 
@@ -88,6 +90,24 @@ final class TableCommands {
         @Override
         String none() {
             return "no variant is kept beside the plan.";
+        }
+    }
+
+    @Command(
+            name = "found",
+            mixinStandardHelpOptions = true,
+            description = "What is taken off the parts of the column that are there already, what limits it, and what "
+                    + "would free more.")
+    static final class Found extends OfAJob {
+        @Override
+        List<Table> tables(Job job) {
+            List<FoundFigures> all = FoundFigures.of(job);
+            return all.isEmpty() ? List.of() : List.of(FoundTable.of(all));
+        }
+
+        @Override
+        String none() {
+            return "no part is given as found (making.as_found).";
         }
     }
 

@@ -62,7 +62,8 @@ final class FindingPlace {
     private static MakeSheet sheet(Finding f) {
         return switch (f.fault()) {
             case STUD_DOES_NOT_SEAT, THREADS_DIFFER, STUD_IN_SINGLE_SHEAR, BODY_TOO_WEAK -> MakeSheet.FITS;
-            case JOIN_WEAK, JOIN_LOST, JOIN_FORBIDDEN, JOIN_TO_BE_TESTED -> MakeSheet.JOINS;
+            case FOUND_TOO_LONG, FOUND_TOO_SHORT -> MakeSheet.FOUND;
+            case HEAT_SPOILS, JOIN_WEAK, JOIN_LOST, JOIN_FORBIDDEN, JOIN_TO_BE_TESTED -> MakeSheet.JOINS;
             default -> MakeSheet.RODS;
         };
     }

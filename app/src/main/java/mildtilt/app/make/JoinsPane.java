@@ -141,10 +141,7 @@ final class JoinsPane extends MakePane {
         f.noRoom().ifPresent(why -> card.getChildren()
                 .add(Wrap.text("No room there. " + why.text(bench.lengthUnit()), "brings")));
         f.near().forEach(n -> card.getChildren()
-                .add(Wrap.text(
-                        Phrase.of("Heat: " + Phrase.name(n.name()) + " is {0} away.", Quantity.length(n.away()))
-                                .text(bench.lengthUnit()),
-                        "brings")));
+                .add(Wrap.text("Heat: " + n.sentence().text(bench.lengthUnit()), "brings")));
         card.getChildren().add(Wrap.text(f.costs(), "hint"));
         if (join.school() == s) {
             card.getStyleClass().add("chosen");

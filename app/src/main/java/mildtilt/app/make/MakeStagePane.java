@@ -33,6 +33,7 @@ public final class MakeStagePane extends HBox {
                 .addListener((_, _, p) -> setUserData(p.map(x -> x.analysis().job())));
         SheetRail.fill(this, "make", MakeSheet.values(), MakeSheet::label, bench.makeSheetProperty(), s -> switch (s) {
             case CUT_LIST -> new CutListPane(bench, desk);
+            case FOUND -> new FoundPane(bench, desk);
             case RODS -> new RodsPane(bench, desk);
             case STOPS -> new StopsPane(bench, desk);
             case FITS -> new FitsPane(bench, desk);

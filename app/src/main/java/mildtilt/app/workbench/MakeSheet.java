@@ -2,6 +2,7 @@ package mildtilt.app.workbench;
 
 /** The papers of the Make stage, in the order the bench wants them. */
 public enum MakeSheet {
+    FOUND("Parts as found"),
     CUT_LIST("Cut list"),
     RODS("Rods"),
     STOPS("Stops"),

@@ -41,6 +41,9 @@ public enum WorkStage {
                     THREADS_DIFFER,
                     STUD_IN_SINGLE_SHEAR,
                     JOIN_LOST,
+                    FOUND_TOO_LONG,
+                    FOUND_TOO_SHORT,
+                    HEAT_SPOILS,
                     ROD_CAN_NOT_BE_SET -> MAKE;
             case TOUCHES, TYRE_TOUCHES, GAP_SHORT, SIZES_GUESSED, FIXED_TO_NOTHING -> CLEARANCE;
             case WRONG_WAY,

@@ -41,6 +41,7 @@ public final class Checks {
             new StrengthChecks(job, c).look(w);
             new RuleChecks(job, c).look(w);
         });
+        job.column().ifPresent(c -> new FoundChecks(job, c).look(w));
         steer.ifPresent(s -> {
             new AxleChecks(job, s, map).look(w);
             new AimChecks(job, train, s, match).look(w);

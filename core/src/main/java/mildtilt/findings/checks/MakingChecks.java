@@ -24,6 +24,7 @@ import mildtilt.shaftload.ShaftLoad;
 import mildtilt.shop.Fits;
 import mildtilt.shop.Fits.Fit;
 import mildtilt.shop.JoinFigures;
+import mildtilt.shop.JoinRoom;
 import mildtilt.shop.RackRodFigures;
 import mildtilt.shop.RodFigures;
 import mildtilt.shop.SeatingResult;
@@ -370,6 +371,7 @@ final class MakingChecks {
                         Phrase.of(
                                 "A sleeve or coupler that meets a fork can't be put on, and the cut list would be wrong. Move it, or make the shaft from one piece."),
                         room(j))));
+        heat(j, figures.get(), all);
         carries(j, figures.get(), all);
         switch (figures.get().verdict()) {
             case ALLOWED -> {}
@@ -448,24 +450,38 @@ final class MakingChecks {
         List<Remedy> all = new ArrayList<>();
         Column c = job.column().orElseThrow();
         int i = JoinFigures.of(job, j).orElseThrow().shaft();
-        double free = (c.wheelEndFit(i).engagement()
-                                + c.cutLength(i)
-                                - c.gearEndFit(i).engagement())
-                        / 2
-                + c.wheelEndFit(i).shortening();
-        ShaftJoin moved = j.withAlong(Math.round(free));
-        if (JoinFigures.of(job, moved).filter(f -> f.noRoom().isEmpty()).isPresent()) {
-            all.add(new Remedy(
-                    Phrase.of("Move the join to {0} along", Quantity.length(moved.along())),
-                    x -> x.editMaking(m -> m.withJoins(
-                            m.joins().stream().map(o -> o.equals(j) ? moved : o).toList()))));
-        }
+        JoinRoom.of(job, j, c.length(i)).best().ifPresent(at -> all.add(moved(j, at)));
         all.add(new Remedy(
                 Phrase.of("Instead: " + ShaftJoin.School.ONE_PIECE.label()),
                 x -> x.editMaking(m -> m.withJoins(m.joins().stream()
                         .map(o -> o.equals(j) ? o.withSchool(ShaftJoin.School.ONE_PIECE) : o)
                         .toList()))));
         return all;
+    }
+
+    /** The join elsewhere. */
+    private static Remedy moved(ShaftJoin j, double at) {
+        return new Remedy(
+                Phrase.of("Move the join to {0} along", Quantity.length(at)),
+                x -> x.editMaking(m -> m.withJoins(m.joins().stream()
+                        .map(o -> o.equals(j) ? j.withAlong(at) : o)
+                        .toList())));
+    }
+
+    private void heat(ShaftJoin j, JoinFigures f, List<Finding> all) {
+        if (f.near().isEmpty()) {
+            return;
+        }
+        List<Remedy> ways = new ArrayList<>();
+        JoinRoom room = JoinRoom.of(job, j, job.column().orElseThrow().length(f.shaft()));
+        room.cool().flatMap(_ -> room.best()).ifPresent(at -> ways.add(moved(j, at)));
+        ways.addAll(unwelded(j));
+        all.add(FoundChecks.spoiled(
+                f.shaft(),
+                j.id().text(),
+                Phrase.of("The join at {0} along " + Phrase.name(f.shaftName()) + ": ", Quantity.length(j.along())),
+                f.near(),
+                ways));
     }
 
     private static List<Remedy> unwelded(ShaftJoin j) {
