@@ -31,6 +31,9 @@ import javafx.stage.Stage;
 import mildtilt.app.shell.MildTilt;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
+import mildtilt.build.PartAsFound;
+import mildtilt.build.PartAsFound.Limit;
+import mildtilt.catalogue.Catalogue;
 import mildtilt.clocking.BestClocking;
 import mildtilt.column.Column;
 import mildtilt.column.ColumnTrain;
@@ -40,6 +43,7 @@ import mildtilt.columnrange.JointBend;
 import mildtilt.columnrange.TrainEdits;
 import mildtilt.findings.Fault;
 import mildtilt.geometry.Point;
+import mildtilt.id.Id;
 import mildtilt.io.jobfile.CatalogueFile;
 import mildtilt.io.jobfile.DemoJob;
 import mildtilt.io.jobfile.RulesFile;
@@ -463,7 +467,7 @@ class ColumnStageTest {
                 CatalogueFile.shippedText().replaceFirst("Round bar 20\"", "Bar from my own rack\""),
                 StandardCharsets.UTF_8);
         app.chosen = mine;
-        robot.interact(() -> app.shell.documents().openCatalogue(app.stage));
+        robot.interact(() -> app.shell.documents().catalogue().open(app.stage));
         choose(robot, index(new Element.ShaftAt(1)), "swap", "Bar from my own rack");
         assertThat(column().shafts().get(1).diameter()).isEqualTo(20);
         // A bad one is told and the one in use stays; it is there at the next start too.
@@ -471,19 +475,47 @@ class ColumnStageTest {
                 mine,
                 "{\"format\": \"mild-tilt-catalogue\", \"version\": 1, \"joints\": [{}]}",
                 StandardCharsets.UTF_8);
-        Platform.runLater(() -> app.shell.documents().openCatalogue(app.stage));
+        Platform.runLater(() -> app.shell.documents().catalogue().open(app.stage));
         AppWindow.answer(robot, ButtonData.OK_DONE);
         assertThat(app.bench.catalogueProperty().get().names()).contains("Bar from my own rack");
         robot.interact(() -> {
             app.bench.catalogueProperty().set(CatalogueFile.shipped());
-            app.shell.documents().loadCatalogue(app.stage);
+            app.shell.documents().catalogue().load(app.stage);
         });
         assertThat(app.bench.catalogueProperty().get().names()).contains("Bar from my own rack");
         app.chosen = mine.resolveSibling("copy.json");
-        robot.interact(() -> app.shell.documents().saveCatalogue(app.stage));
+        robot.interact(() -> app.shell.documents().catalogue().saveCopy(app.stage));
         AppWindow.until(() -> Files.exists(app.chosen));
         assertThat(CatalogueFile.open(app.chosen).names()).contains("Bar from my own rack");
-        robot.interact(() -> app.shell.documents().dropCatalogue(app.stage));
+        robot.interact(() -> app.shell.documents().catalogue().useBuiltIn(app.stage));
+        assertThat(app.bench.catalogueProperty().get()).isEqualTo(CatalogueFile.shipped());
+    }
+
+    /** A shaft is kept with its length as found, put into another job after a new start, and deleted from the shelf. */
+    @Test
+    void partsOfOnesOwnGoFromJobToJob(FxRobot robot) {
+        robot.interact(() -> app.shell.documents().catalogue().load(app.stage));
+        Id first = column().shafts().getFirst().id();
+        robot.interact(() -> app.bench.edit("as found", j -> j.editMaking(m ->
+                        m.editAsFound(f -> f.withShaft(first, Optional.of(new PartAsFound(700, 500, Limit.SPLINE)))))
+                .editColumn(c -> c.editShaft(0, s -> s.withDiameter(23.5)))));
+        String name =
+                column().shafts().getFirst().name() + ", " + app.bench.job().title();
+        choose(robot, index(new Element.ShaftAt(0)), "keep");
+        open(robot, DemoJob.BOG_TENDER.job());
+        robot.interact(() -> {
+            app.bench.ownPartsProperty().set(Catalogue.NONE);
+            app.shell.documents().catalogue().load(app.stage);
+        });
+        choose(robot, index(new Element.ShaftAt(0)), "swap", name);
+        assertThat(column().shafts().getFirst().diameter()).isEqualTo(23.5);
+        assertThat(app.bench
+                        .job()
+                        .making()
+                        .asFound()
+                        .shaft(column().shafts().getFirst().id()))
+                .contains(new PartAsFound(700, 500, Limit.SPLINE));
+        choose(robot, index(new Element.ShaftAt(0)), "delete-own", name);
         assertThat(app.bench.catalogueProperty().get()).isEqualTo(CatalogueFile.shipped());
     }
 

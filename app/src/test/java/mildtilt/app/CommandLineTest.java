@@ -1,6 +1,7 @@
 package mildtilt.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
@@ -9,9 +10,15 @@ import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Optional;
 import mildtilt.app.cli.Main;
+import mildtilt.build.PartAsFound;
+import mildtilt.catalogue.Catalogue;
+import mildtilt.column.Shaft;
+import mildtilt.io.jobfile.CatalogueFile;
 import mildtilt.io.jobfile.DemoJob;
 import mildtilt.io.jobfile.JobFile;
+import mildtilt.job.Job;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -165,6 +172,55 @@ class CommandLineTest {
         assertThat(run("compare", Files.createDirectory(folder.resolve("empty")).toString()).err)
                 .contains("no job file");
         assertThat(run("completion").out).contains("light-steering").contains("compare");
+    }
+
+    /** From what lies on the bench to what comes off it, and parts that are kept for another job. */
+    @Test
+    void partsInHandAreCutAndKept(@TempDir Path folder) throws Exception {
+        Job job = DemoJob.DUNE_WARDEN.job();
+        Path file = folder.resolve("buggy.tilt");
+        JobFile.save(file, job);
+        assertThat(run("found", file.toString()).code).isEqualTo(3);
+        Shaft first = job.column().orElseThrow().shafts().getFirst();
+        double wanted = job.column().orElseThrow().cutLength(0);
+        JobFile.save(
+                file,
+                job.editMaking(m -> m.editAsFound(f -> f.withShaft(
+                        first.id(),
+                        Optional.of(new PartAsFound(wanted + 118, wanted + 20, PartAsFound.Limit.BEARING_SEAT))))));
+        assertThat(run("found", file.toString()).out)
+                .contains(first.name(), "can't be cut short enough", "98.0 mm", "Turn a new seat further up");
+        JsonNode row = new ObjectMapper()
+                .readTree(run("found", file.toString(), "--json").out)
+                .at("/tables/parts-as-found/0");
+        assertThat(row.get("take_off_mm").asDouble()).isCloseTo(98, within(1e-9));
+        assertThat(row.get("over_mm").asDouble()).isCloseTo(20, within(1e-9));
+        String state = System.getProperty("mildtilt.state");
+        System.setProperty("mildtilt.state", folder.resolve("state").toString());
+        try {
+            assertThat(run("catalogue", "--keep", "shaft-99", "--from", file.toString()).err)
+                    .contains("\"shaft-99\" is no shaft");
+            String id = first.id().text();
+            assertThat(run("catalogue", "--keep", id, "--from", file.toString()).out)
+                    .contains(first.name() + ", " + job.title());
+            Catalogue mine = CatalogueFile.read(run("catalogue", "--mine").out);
+            assertThat(mine.shafts()).singleElement().satisfies(s -> assertThat(s.diameter())
+                    .isEqualTo(first.diameter()));
+            assertThat(mine.asFound().values())
+                    .singleElement()
+                    .extracting(PartAsFound::length)
+                    .isEqualTo(wanted + 118);
+            assertThat(run("catalogue", "--delete", "no such part").code).isEqualTo(3);
+            assertThat(run("catalogue", "--delete", first.name() + ", " + job.title()).code)
+                    .isZero();
+            assertThat(CatalogueFile.read(run("catalogue", "--mine").out)).isEqualTo(Catalogue.NONE);
+        } finally {
+            if (state == null) {
+                System.clearProperty("mildtilt.state");
+            } else {
+                System.setProperty("mildtilt.state", state);
+            }
+        }
     }
 
     @Test

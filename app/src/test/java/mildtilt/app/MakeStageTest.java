@@ -26,7 +26,10 @@ import mildtilt.build.Piece;
 import mildtilt.build.ScrewThread;
 import mildtilt.build.ShaftJoin.School;
 import mildtilt.build.WorkPlan;
+import mildtilt.column.Column;
+import mildtilt.column.ColumnTube;
 import mildtilt.findings.Fault;
+import mildtilt.findings.Finding;
 import mildtilt.io.jobfile.DemoJob;
 import mildtilt.job.Change;
 import mildtilt.job.Element;
@@ -244,6 +247,41 @@ class MakeStageTest {
             app.bench.showPart(Optional.of(new Element.GearElement()));
         });
         AppWindow.untilSays(robot, ".piece-pane", "lines through the arms' inner pivots");
+    }
+
+    /** A column that lies on the bench: what comes off its shaft and its tube, and where its bearing then sits. */
+    @Test
+    void whatComesOffTheColumnInHandIsOnTheCutList(FxRobot robot) {
+        Column c = app.bench.job().column().orElseThrow();
+        double wanted = c.cutLength(0);
+        ColumnTube tube = c.tube().orElseThrow();
+        sheet(robot, MakeSheet.FOUND);
+        AppWindow.untilSays(robot, "#make-found", "Nothing is said of any yet");
+        press(robot, "#found-add-shaft-1");
+        press(robot, "#found-add-tube");
+        AppWindow.untilSays(robot, "#make-found", "These are the plan's lengths. Measure your part");
+        type(robot, "#found-length-shaft-1", String.valueOf(Math.rint(wanted) + 118));
+        type(robot, "#found-length-tube", String.valueOf(tube.length() + 60));
+        type(robot, "#found-least-tube", String.valueOf(tube.length() + 18));
+        choose(robot, "#found-limit-tube", "its collapse section");
+        AppWindow.untilSays(robot, "#make-found", "Take 42.0 mm off, the most, for its collapse section");
+        type(robot, "#found-least-tube", "9000");
+        assertThat(making().asFound().tube().orElseThrow().least())
+                .as("no shortest longer than the part")
+                .isEqualTo(tube.length() + 18);
+        Finding said = app.bench.analysisProperty().get().orElseThrow().now().findings().stream()
+                .filter(f -> f.fault() == Fault.FOUND_TOO_LONG)
+                .findFirst()
+                .orElseThrow();
+        robot.interact(
+                () -> app.bench.edit("as found", said.remedies().getFirst().edit()));
+        ready(robot);
+        assertThat(app.bench.job().column().orElseThrow().tube().orElseThrow().to())
+                .isCloseTo(tube.to() + 18, within(1e-9));
+        AppWindow.untilSays(robot, "#make-found", "Column tube is cut. Take 42.0 mm off its lower end");
+        sheet(robot, MakeSheet.CUT_LIST);
+        AppWindow.untilSays(robot, "#table-cut-list", LengthText.format(wanted, LengthUnit.MM));
+        AppWindow.untilSays(robot, "#make-cut-list", "the part as found");
     }
 
     @Test

@@ -18,9 +18,9 @@ public record PartAsFound(double length, double least, Limit limit) implements P
         BEARING_SEAT("a bearing seat", "Turn a new seat further up, or press in a housing of its own"),
         BRACKET("a bracket", "Move the bracket along, and look at what it is bolted to"),
         WELD("a weld", "Cut the weld out and have it made anew and tested"),
-        COLLAPSE_SECTION("its collapse section", "Nothing: a collapse section is never cut or welded"),
+        COLLAPSE_SECTION("its collapse section", "Nothing frees more: a collapse section is never cut or welded"),
         SPLINE("its splines or flats", "Cut splines or flats anew further up, or take a fork for the plain shaft"),
-        LOCK("a lock or a switch housing", "Move the lock or the housing along"),
+        LOCK("a lock or switch", "Move the lock or the switch along"),
         OTHER("what was found on it", "Look whether it can be moved");
 
         private final String label;
@@ -54,7 +54,7 @@ public record PartAsFound(double length, double least, Limit limit) implements P
 
     /** Before it is measured: as long as is planned. */
     public static PartAsFound usual(double planned) {
-        return new PartAsFound(Math.rint(planned), Math.rint(planned), Limit.OTHER);
+        return new PartAsFound(Math.rint(planned), Math.floor(planned), Limit.OTHER);
     }
 
     /** How much can be taken off at most, mm. */

@@ -1,17 +1,22 @@
 package mildtilt.catalogue;
 
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 import mildtilt.build.EndPart;
+import mildtilt.build.PartAsFound;
 import mildtilt.column.Bearing;
 import mildtilt.column.ColumnTube;
 import mildtilt.column.Joint;
 import mildtilt.column.Shaft;
 import mildtilt.column.ShaftProfile;
 import mildtilt.column.Socket;
+import mildtilt.withers.Withers;
 
 /**
  * Generic parts with typical sizes, to be put into a column and then measured. A part's id and place mean nothing here.
@@ -21,17 +26,21 @@ import mildtilt.column.Socket;
  * @param ends forks, hubs and gear inputs: what a shaft's end can sit in
  * @param tubes column tubes
  * @param rodEnds rod ends with a bore and tie-rod ends with a taper
+ * @param asFound how long a shaft or a tube of one's own is and how short it can be made, by its name
  */
+@Withers
 public record Catalogue(
         List<Joint> joints,
         List<Shaft> shafts,
         List<NamedEnd> ends,
         List<Bearing> bearings,
         List<NamedTube> tubes,
-        List<EndPart> rodEnds) {
+        List<EndPart> rodEnds,
+        Map<String, PartAsFound> asFound)
+        implements CatalogueBuilder.With {
 
     public static final Catalogue NONE =
-            new Catalogue(List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
+            new Catalogue(List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), Map.of());
 
     public record NamedEnd(String name, Socket socket) {}
 
@@ -44,6 +53,25 @@ public record Catalogue(
         bearings = List.copyOf(bearings);
         tubes = List.copyOf(tubes);
         rodEnds = List.copyOf(rodEnds);
+        asFound = Collections.unmodifiableMap(new TreeMap<>(asFound));
+    }
+
+    /** These parts, and after them those of another catalogue. */
+    public Catalogue and(Catalogue more) {
+        Map<String, PartAsFound> found = new TreeMap<>(more.asFound);
+        found.putAll(asFound);
+        return new Catalogue(
+                both(joints, more.joints),
+                both(shafts, more.shafts),
+                both(ends, more.ends),
+                both(bearings, more.bearings),
+                both(tubes, more.tubes),
+                both(rodEnds, more.rodEnds),
+                found);
+    }
+
+    private static <T> List<T> both(List<T> first, List<T> then) {
+        return Stream.concat(first.stream(), then.stream()).toList();
     }
 
     /** All bores that bearings can be had with, rising, mm. */

@@ -1,8 +1,10 @@
 package mildtilt.parts;
 
 import java.util.List;
+import java.util.Map;
 import mildtilt.catalogue.Catalogue;
 import mildtilt.describe.Kind;
+import mildtilt.describe.Kind.ByKey;
 import mildtilt.describe.Kind.Group;
 import mildtilt.describe.Kind.Many;
 import mildtilt.describe.Kind.Text;
@@ -38,5 +40,11 @@ public final class CatalogueParts {
             .usual("bearings", "bearings", all(ColumnParts.GENERIC_BEARING), List.of(), "bearings without places")
             .usual("tubes", "tubes", all(TUBE), List.of(), "column tubes")
             .usual("rodEnds", "rod_end_parts", all(MakingParts.END_PART), List.of(), "rod ends and tie-rod ends")
+            .omits(
+                    "asFound",
+                    "as_found",
+                    new ByKey<>("name", Text.NAME, "of the shaft or tube", MakingParts.PART_AS_FOUND, MOST),
+                    Map.of(),
+                    "how long shafts and tubes of one's own are")
             .help("generic parts with typical sizes");
 }

@@ -17,6 +17,9 @@ import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import mildtilt.analysis.Analysis;
 import mildtilt.app.shell.MildTilt;
+import mildtilt.app.shell.OwnCatalogue;
+import mildtilt.catalogue.Catalogue;
+import mildtilt.catalogue.OwnParts;
 import mildtilt.describe.RangeCheck;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.io.FileUnit;
@@ -32,6 +35,7 @@ import mildtilt.io.json.AnalysisJson;
 import mildtilt.io.json.RouteJson;
 import mildtilt.io.papers.PapersFiles;
 import mildtilt.io.scan.ScanFile;
+import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.parts.JobParts;
 import mildtilt.report.Papers;
@@ -345,11 +349,59 @@ public final class Main implements Callable<Integer> {
     @Command(
             name = "catalogue",
             mixinStandardHelpOptions = true,
-            description = "Prints the built-in catalogue, to copy and edit.")
+            description = "Prints the built-in catalogue, to copy and edit; or shows and fills your own parts.")
     static final class PrintCatalogue implements Callable<Integer> {
+        @Option(names = "--mine", description = "print your own parts, kept between jobs")
+        private boolean mine;
+
+        @Option(
+                names = "--keep",
+                paramLabel = "ID",
+                description = "keep this part of the column of --from: shaft-1, joint-2, bearing-1 or tube")
+        private Optional<String> keep = Optional.empty();
+
+        @Option(names = "--from", paramLabel = "FILE", description = "the job that the part is in")
+        private Optional<Path> from = Optional.empty();
+
+        @Option(names = "--delete", paramLabel = "NAME", description = "delete a part of your own")
+        private Optional<String> delete = Optional.empty();
+
         @Override
         public Integer call() {
-            print(CatalogueFile.shippedText());
+            OwnCatalogue own = new OwnCatalogue(OwnCatalogue.usualFolder());
+            try {
+                if (keep.isPresent()) {
+                    return keep(own, keep.get());
+                }
+                if (delete.isPresent()) {
+                    Catalogue all = own.ownParts();
+                    if (all.names().noneMatch(delete.get()::equals)) {
+                        System.err.println("You have no part \"" + delete.get() + "\" of your own.");
+                        return NOTHING_FOUND;
+                    }
+                    own.keepParts(OwnParts.without(all, delete.get()));
+                    return 0;
+                }
+                print(mine ? CatalogueFile.write(own.ownParts()) : CatalogueFile.shippedText());
+                return 0;
+            } catch (JobFileException e) {
+                System.err.println(e.getMessage());
+            } catch (IOException e) {
+                System.err.println("Your own parts could not be kept: " + SafeFiles.reason(e));
+            }
+            return BAD_INPUT;
+        }
+
+        private int keep(OwnCatalogue own, String id) throws JobFileException, IOException {
+            if (from.isEmpty()) {
+                throw new JobFileException("Say which job the part is in with --from FILE.");
+            }
+            Job job = JobFile.open(from.get());
+            Element part = OwnParts.part(job, id)
+                    .orElseThrow(() -> new JobFileException("\"" + id + "\" is no shaft, joint or bearing of that "
+                            + "job's column, nor its tube: write its id as the file has it, or tube."));
+            own.keepParts(OwnParts.with(own.ownParts(), job, part));
+            System.out.println("Kept: " + OwnParts.name(job, part).orElseThrow());
             return 0;
         }
     }

@@ -31,7 +31,7 @@ final class FoundPane extends MakePane {
                 "Parts as found",
                 "Parts of the column that you have already. Give how long each is, and the shortest it can be made: up "
                         + "to a bearing seat, a bracket or a collapse section. What comes off it follows from the "
-                        + "plan.");
+                        + "plan. The blue mark on a part is the shortest it can be.");
         Optional<Column> column = p.analysis().job().column();
         if (column.isEmpty()) {
             hint("This job has no column yet.");
@@ -138,12 +138,12 @@ final class FoundPane extends MakePane {
                         (j, v) -> j.editMaking(m -> m.editAsFound(edit.apply(
                                 x -> x.withLeast(Math.min(v, x.least())).withLength(v))))),
                 length(
-                        "Shortest it can be made",
+                        "Can be cut to",
                         "found-least-" + id,
                         f.found().least(),
                         (j, v) -> j.editMaking(m -> m.editAsFound(edit.apply(x -> x.withLeast(v))))),
                 choice(
-                        "What ends it there",
+                        "Ended by",
                         "found-limit-" + id,
                         List.of(PartAsFound.Limit.values()),
                         f.found().limit(),

@@ -91,15 +91,15 @@ final class Commands {
                         unkeyed("trial-log", "Save the log of trials…", papers::log),
                         always("import-scan", "Import a scan…", "Shortcut+I", () -> documents.openScan(window)),
                         unkeyed("import-points", "Import points from a CSV…", () -> documents.openPoints(window)),
-                        unkeyed(
-                                "save-catalogue",
-                                "Save a copy of the catalogue…",
-                                () -> documents.saveCatalogue(window)),
-                        unkeyed("open-catalogue", "Use a catalogue…", () -> documents.openCatalogue(window)),
-                        unkeyed(
-                                "shipped-catalogue",
-                                "Use the built-in catalogue",
-                                () -> documents.dropCatalogue(window)),
+                        unkeyed("save-catalogue", "Save a copy of the catalogue…", () -> documents
+                                .catalogue()
+                                .saveCopy(window)),
+                        unkeyed("open-catalogue", "Use a catalogue…", () -> documents
+                                .catalogue()
+                                .open(window)),
+                        unkeyed("shipped-catalogue", "Use the built-in catalogue", () -> documents
+                                .catalogue()
+                                .useBuiltIn(window)),
                         always(
                                 "quit",
                                 "Quit",

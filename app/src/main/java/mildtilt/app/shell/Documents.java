@@ -2,7 +2,6 @@ package mildtilt.app.shell;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -49,6 +48,7 @@ public final class Documents {
     private final Recovery recovery;
     private final FilePrompt prompt;
     private final OwnCatalogue own;
+    private final CatalogueActions catalogue;
     private final RecentJobs recent;
     private final Clock clock;
     /** What the file of the open job held when it was opened or saved here; empty for a job that has none. */
@@ -59,6 +59,7 @@ public final class Documents {
         this.bench = bench;
         this.recovery = recovery;
         this.own = own;
+        catalogue = new CatalogueActions(bench, own, prompt, this::put);
         this.recent = recent;
         this.prompt = prompt;
         this.clock = clock;
@@ -421,43 +422,9 @@ public final class Documents {
                 }));
     }
 
-    /** Takes up the user's own catalogue if there is one. */
-    public void loadCatalogue(Window owner) {
-        try {
-            bench.catalogueProperty().set(own.load());
-        } catch (JobFileException e) {
-            tell(owner, "Your own catalogue can't be used. The built-in one is used instead.", e.getMessage());
-        }
-    }
-
-    public void saveCatalogue(Window owner) {
-        prompt.save(owner, "Save a copy of the catalogue to edit", Kind.CATALOGUE, "catalogue")
-                .ifPresent(p -> put(owner, () -> {
-                    SafeFiles.replace(p, own.text().getBytes(StandardCharsets.UTF_8));
-                    return "The catalogue is in " + p.getFileName() + ". Edit it, then choose Job, Use a catalogue.";
-                }));
-    }
-
-    public void openCatalogue(Window owner) {
-        prompt.open(owner, "Use a catalogue", Kind.CATALOGUE).ifPresent(p -> {
-            try {
-                bench.catalogueProperty().set(own.adopt(p));
-                bench.say("Parts now come from " + p.getFileName() + ".");
-            } catch (JobFileException e) {
-                tell(owner, "That catalogue was not opened. The one in use stays.", e.getMessage());
-            } catch (IOException e) {
-                tell(owner, "That catalogue could not be kept.", SafeFiles.reason(e));
-            }
-        });
-    }
-
-    public void dropCatalogue(Window owner) {
-        try {
-            bench.catalogueProperty().set(own.drop());
-            bench.say("Parts come from the built-in catalogue.");
-        } catch (IOException e) {
-            tell(owner, "Your own catalogue could not be removed.", SafeFiles.reason(e));
-        }
+    /** The catalogue in use and the user's own parts. */
+    public CatalogueActions catalogue() {
+        return catalogue;
     }
 
     /** Writes something and reports it. */
@@ -466,7 +433,7 @@ public final class Documents {
     }
 
     /** Off the interface thread: a first page takes a second or two. The result is reported when it is done. */
-    private void put(Window owner, Put put) {
+    void put(Window owner, Put put) {
         CompletableFuture.supplyAsync(() -> {
                     try {
                         return put.write();
@@ -577,7 +544,7 @@ public final class Documents {
         }
     }
 
-    private static void tell(Window owner, String head, String text) {
+    static void tell(Window owner, String head, String text) {
         Alert alert = new Alert(Alert.AlertType.ERROR);
         alert.initOwner(owner);
         alert.setTitle("Mild Tilt");

@@ -101,7 +101,7 @@ public final class MildTilt extends Application {
                                     ? "There is not enough memory for that. Save the job, and take out or thin the largest scans."
                                     : "That did not work: Mild Tilt itself has a fault here. The job is as it was; save it before you go on."));
         });
-        s.documents().loadCatalogue(window);
+        s.documents().catalogue().load(window);
         if (start.file.isEmpty() && b.job().column().isEmpty() && b.job().axle().isEmpty()) {
             s.showStart();
         }

@@ -9,15 +9,22 @@ import mildtilt.io.JobFileException;
 import mildtilt.io.SafeFiles;
 import mildtilt.io.jobfile.CatalogueFile;
 
-/** The user's own catalogue of parts, kept in the program's folder; the shipped one holds where there is none. */
+/**
+ * The catalogue in use, kept in the program's folder: the user's own parts, and after them those of a catalogue of the
+ * user's choice, or the shipped one.
+ */
 public final class OwnCatalogue {
+
+    private static final String PARTS = "my-parts.json";
 
     private final Path folder;
     private final Path file;
+    private final Path parts;
 
     public OwnCatalogue(Path folder) {
         this.folder = folder;
         file = folder.resolve(CatalogueFile.NAME);
+        parts = folder.resolve(PARTS);
     }
 
     /** Where the program keeps what is this user's. */
@@ -34,6 +41,22 @@ public final class OwnCatalogue {
     /** @throws JobFileException if there is one that can't be used, saying why; the shipped one holds then */
     public Catalogue load() throws JobFileException {
         return Files.exists(file) ? CatalogueFile.open(file) : CatalogueFile.shipped();
+    }
+
+    /** Where the user's own parts are kept. */
+    public Path partsFile() {
+        return parts;
+    }
+
+    /** The user's own parts. @throws JobFileException if there are some that can't be used, saying why */
+    public Catalogue ownParts() throws JobFileException {
+        return Files.exists(parts) ? CatalogueFile.open(parts) : Catalogue.NONE;
+    }
+
+    /** Keeps these as the user's own parts from now on. */
+    public void keepParts(Catalogue mine) throws IOException {
+        Files.createDirectories(folder);
+        SafeFiles.replace(parts, CatalogueFile.write(mine).getBytes(StandardCharsets.UTF_8));
     }
 
     /**

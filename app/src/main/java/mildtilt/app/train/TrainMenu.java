@@ -11,12 +11,14 @@ import javafx.scene.control.SeparatorMenuItem;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.catalogue.Catalogue;
 import mildtilt.catalogue.Catalogue.NamedTube;
+import mildtilt.catalogue.OwnParts;
 import mildtilt.column.Bearing;
 import mildtilt.column.Column;
 import mildtilt.column.Joint;
 import mildtilt.column.Shaft;
 import mildtilt.columnrange.TrainEdits;
 import mildtilt.job.Element;
+import mildtilt.job.Job;
 
 /**
  * What can be done to an element on the train strip: parts put in, split, swapped for others of the catalogue, taken
@@ -34,10 +36,10 @@ public final class TrainMenu {
     public List<MenuItem> of(Element element) {
         Catalogue parts = bench.catalogueProperty().get();
         return switch (element) {
-            case Element.ShaftAt s -> shaft(s.index(), parts);
-            case Element.JointAt j -> joint(j.index(), parts);
-            case Element.Tube _ -> tube(parts);
-            case Element.BearingAt b -> bearing(b.index(), parts);
+            case Element.ShaftAt s -> withOwn(element, shaft(s.index(), parts));
+            case Element.JointAt j -> withOwn(element, joint(j.index(), parts));
+            case Element.Tube _ -> withOwn(element, tube(parts));
+            case Element.BearingAt b -> withOwn(element, bearing(b.index(), parts));
             case Element.Wheel _,
                     Element.GearElement _,
                     Element.GearArm _,
@@ -51,6 +53,34 @@ public final class TrainMenu {
                     Element.InTheWay _,
                     Element.AtTheWheel _ -> List.of();
         };
+    }
+
+    /** And what can be done with the user's own parts. */
+    private List<MenuItem> withOwn(Element element, List<MenuItem> items) {
+        List<MenuItem> all = new ArrayList<>(items);
+        all.add(new SeparatorMenuItem());
+        String kept = OwnParts.name(bench.job(), element).orElseThrow();
+        MenuItem keep = new MenuItem("Keep it in my parts");
+        keep.setId("keep");
+        keep.setOnAction(_ -> {
+            bench.editOwnParts(mine -> OwnParts.with(mine, bench.job(), element));
+            bench.say("Kept in my parts: " + kept + ". Swap it for is where to find it.");
+        });
+        all.add(keep);
+        Menu delete = new Menu("Delete from my parts");
+        delete.setId("delete-own");
+        bench.ownPartsProperty().get().names().forEach(n -> {
+            MenuItem item = new MenuItem(n);
+            item.setMnemonicParsing(false);
+            item.setOnAction(_ -> {
+                bench.editOwnParts(mine -> OwnParts.without(mine, n));
+                bench.say("Deleted from my parts: " + n + ".");
+            });
+            delete.getItems().add(item);
+        });
+        delete.setDisable(delete.getItems().isEmpty());
+        all.add(delete);
+        return all;
     }
 
     public static boolean has(Element element) {
@@ -74,6 +104,7 @@ public final class TrainMenu {
                 Joint::name,
                 "Split " + name + " with a joint",
                 Optional.of(new Element.JointAt(index)),
+                Optional.empty(),
                 (c, part) -> TrainEdits.split(c, index, part));
         split.setDisable(bench.job()
                 .column()
@@ -93,6 +124,7 @@ public final class TrainMenu {
                             Bearing::name,
                             "Put a bearing on " + name,
                             Optional.empty(),
+                            Optional.empty(),
                             (c, part) -> TrainEdits.withBearing(c, index, part)));
         }
         all.add(hold);
@@ -104,6 +136,7 @@ public final class TrainMenu {
                     NamedTube::name,
                     "Put " + name + " in a column tube",
                     Optional.of(new Element.Tube()),
+                    Optional.of(new Element.Tube()),
                     (c, part) -> TrainEdits.withTube(
                             c, part.tube().outside(), part.tube().collapse())));
         }
@@ -114,6 +147,7 @@ public final class TrainMenu {
                 Shaft::name,
                 "Swap " + name + " for another",
                 Optional.empty(),
+                Optional.of(new Element.ShaftAt(index)),
                 (c, part) -> TrainEdits.swapped(c, index, part)));
         return all;
     }
@@ -127,6 +161,7 @@ public final class TrainMenu {
                         parts.joints(),
                         Joint::name,
                         "Swap " + name + " for another",
+                        Optional.empty(),
                         Optional.empty(),
                         (c, part) -> TrainEdits.swapped(c, index, part)),
                 new SeparatorMenuItem(),
@@ -146,9 +181,11 @@ public final class TrainMenu {
                         NamedTube::name,
                         "Swap the column tube for another",
                         Optional.empty(),
+                        Optional.of(new Element.Tube()),
                         (c, part) -> c.withTube(
                                 c.tube().map(t -> t.withOutside(part.tube().outside())
-                                        .withCollapse(part.tube().collapse())))),
+                                        .withCollapse(part.tube().collapse())
+                                        .withBeyond(part.tube().beyond())))),
                 new SeparatorMenuItem(),
                 item(
                         "delete",
@@ -172,6 +209,7 @@ public final class TrainMenu {
                             ofKind,
                             Bearing::name,
                             "Swap " + name + " for another",
+                            Optional.empty(),
                             Optional.empty(),
                             (c, part) -> TrainEdits.swappedBearing(c, index, part)));
         }
@@ -199,14 +237,20 @@ public final class TrainMenu {
             Function<T, String> name,
             String change,
             Optional<Element> then,
-            Put<T> put) {
+            Optional<Element> found,
+            Put<T> into) {
         Menu menu = new Menu(text);
         menu.setId(id);
         for (T part : parts) {
             MenuItem item = new MenuItem(name.apply(part));
             item.setMnemonicParsing(false);
             item.setOnAction(_ -> {
-                if (bench.edit(change + ": " + name.apply(part), j -> j.editColumn(c -> put.into(c, part)))) {
+                Catalogue all = bench.catalogueProperty().get();
+                if (bench.edit(change + ": " + name.apply(part), j -> {
+                    Job put = j.editColumn(c -> into.into(c, part));
+                    return found.map(e -> OwnParts.found(put, e, all, name.apply(part)))
+                            .orElse(put);
+                })) {
                     then.ifPresent(e -> bench.selectionProperty().set(Optional.of(e)));
                 }
             });

@@ -6,6 +6,7 @@ import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
@@ -64,6 +65,8 @@ public final class Workbench implements AutoCloseable {
     private final ObjectProperty<Optional<Finding>> askedFinding = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Optional<Spotlight>> spotlight = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<CompareWith> compared = new SimpleObjectProperty<>(CompareWith.LAST_CHANGE);
+    private final ObjectProperty<Catalogue> ownParts = new SimpleObjectProperty<>(Catalogue.NONE);
+    private Consumer<UnaryOperator<Catalogue>> partsKeeper = edit -> ownParts.set(edit.apply(ownParts.get()));
     private final ObjectProperty<Catalogue> catalogue = new SimpleObjectProperty<>(CatalogueFile.shipped());
     private final ObjectProperty<SideTab> sideTab = new SimpleObjectProperty<>(SideTab.FINDINGS);
     private final ObjectProperty<Optional<Ghost>> ghost = new SimpleObjectProperty<>(Optional.empty());
@@ -221,6 +224,21 @@ public final class Workbench implements AutoCloseable {
     /** What stands at the side. */
     public ObjectProperty<SideTab> sideTabProperty() {
         return sideTab;
+    }
+
+    /** Parts of the user's own; they are in the catalogue too. */
+    public ObjectProperty<Catalogue> ownPartsProperty() {
+        return ownParts;
+    }
+
+    /** Who keeps the user's own parts; until then they last as long as the window. */
+    public void keepPartsBy(Consumer<UnaryOperator<Catalogue>> keeper) {
+        partsKeeper = keeper;
+    }
+
+    /** Changes the user's own parts, which stay between jobs. */
+    public void editOwnParts(UnaryOperator<Catalogue> edit) {
+        partsKeeper.accept(edit);
     }
 
     /**

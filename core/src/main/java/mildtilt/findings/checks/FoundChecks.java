@@ -52,18 +52,20 @@ final class FoundChecks {
         }
         boolean tooLong = f.verdict() == Verdict.TOO_LONG;
         all.add(new Finding(
-                tooLong ? Fault.FOUND_TOO_LONG : Fault.FOUND_TOO_SHORT,
-                canStay(f) ? Severity.LOOK : Severity.STOP,
-                f.at(),
-                f.which().name(),
-                Phrase.of(Phrase.name(f.name()) + " as found " + f.verdict().label() + ". ")
-                        .then(f.order()),
-                f.cure().orElse(Phrase.of("")),
-                switch (f.which()) {
-                    case TUBE -> tube(f);
-                    case SHAFT -> tooLong ? farther(f) : longer(f);
-                    case SHROUD -> List.of();
-                }));
+                        tooLong ? Fault.FOUND_TOO_LONG : Fault.FOUND_TOO_SHORT,
+                        canStay(f) ? Severity.LOOK : Severity.STOP,
+                        f.at(),
+                        f.which().name(),
+                        Phrase.of(Phrase.name(f.name()) + " as found "
+                                        + f.verdict().label() + ". ")
+                                .then(f.order()),
+                        f.cure().orElse(Phrase.of("")),
+                        switch (f.which()) {
+                            case TUBE -> tube(f);
+                            case SHAFT -> tooLong ? farther(f) : longer(f);
+                            case SHROUD -> List.of();
+                        })
+                .by(Quantity.length(Math.abs(f.over()))));
     }
 
     /** A tube too long only wants its lower bearing elsewhere, a shroud only looks wrong, as long as both end clear. */

@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import mildtilt.catalogue.Catalogue;
 import mildtilt.io.JobFileException;
 import mildtilt.io.JsonText;
+import mildtilt.io.JsonTree;
 import mildtilt.io.SafeFiles;
 import mildtilt.parts.CatalogueParts;
 
@@ -53,6 +54,11 @@ public final class CatalogueFile {
     /** @throws JobFileException if the file is not a catalogue, saying what is wrong and where */
     public static Catalogue open(Path file) throws JobFileException {
         return SafeFiles.read(file, "catalogue", CatalogueFile::read);
+    }
+
+    /** A catalogue as text that {@link #read} takes. */
+    public static String write(Catalogue catalogue) {
+        return JsonTree.print(FormWriter.write(CatalogueParts.FILE, catalogue));
     }
 
     public static Catalogue read(String text) throws JobFileException {
