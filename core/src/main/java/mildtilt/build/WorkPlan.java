@@ -3,10 +3,12 @@ package mildtilt.build;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import mildtilt.geometry.ImpossibleGeometryException;
@@ -22,6 +24,7 @@ import mildtilt.withers.Withers;
  * @param ownSteps added by hand
  * @param purchases by the id of what is bought: a part's, or one made of its sizes
  * @param ownPurchases things to buy added by hand
+ * @param located what locates what, where that is other than usual
  */
 @Withers
 public record WorkPlan(
@@ -30,10 +33,12 @@ public record WorkPlan(
         Map<String, StepMark> marks,
         List<OwnStep> ownSteps,
         Map<Id, Purchase> purchases,
-        List<OwnPurchase> ownPurchases)
+        List<OwnPurchase> ownPurchases,
+        List<Located> located)
         implements WorkPlanBuilder.With {
 
-    public static final WorkPlan NONE = new WorkPlan(Optional.empty(), 12, Map.of(), List.of(), Map.of(), List.of());
+    public static final WorkPlan NONE =
+            new WorkPlan(Optional.empty(), 12, Map.of(), List.of(), Map.of(), List.of(), List.of());
 
     /**
      * @param done the day it was ticked
@@ -55,6 +60,9 @@ public record WorkPlan(
 
     /** @param step key of the step that needs it */
     public record OwnPurchase(Id id, String what, String step) {}
+
+    /** One thing is set by another, so that it comes after. */
+    public record Located(LocatingStep step, LocatingStep by) {}
 
     /** @param after key of the step it comes after */
     public record OwnStep(String key, String after, String title) {}
@@ -87,9 +95,37 @@ public record WorkPlan(
         ownSteps = List.copyOf(ownSteps);
         purchases = Collections.unmodifiableMap(new TreeMap<>(purchases));
         ownPurchases = List.copyOf(ownPurchases);
+        located = List.copyOf(located);
+        for (Located l : located) {
+            if (comesAfter(l.by, l.step, located, new HashSet<>())) {
+                throw new ImpossibleGeometryException("What locates what goes round in a circle: " + l.step.label()
+                        + " by " + l.by.label() + ", and that by it.");
+            }
+        }
         if (!(hoursPerWeek > 0 && hoursPerWeek <= 168)) {
             throw new ImpossibleGeometryException("Hours worked in a week must be 0 to 168.");
         }
+    }
+
+    /** Whether a step is located by another, however far back, or is it. */
+    private static boolean comesAfter(
+            LocatingStep step, LocatingStep other, List<Located> all, Set<LocatingStep> seen) {
+        return step == other
+                || seen.add(step) && all.stream().anyMatch(l -> l.step == step && comesAfter(l.by, other, all, seen));
+    }
+
+    /**
+     * With one thing located by another.
+     *
+     * @throws ImpossibleGeometryException if that goes round in a circle
+     */
+    public WorkPlan withLocated(LocatingStep step, LocatingStep by) {
+        List<Located> all = new ArrayList<>(located);
+        Located l = new Located(step, by);
+        if (!all.contains(l)) {
+            all.add(l);
+        }
+        return withLocated(all);
     }
 
     public StepMark mark(String key) {
@@ -107,7 +143,7 @@ public record WorkPlan(
         } else {
             all.put(key, mark);
         }
-        return new WorkPlan(wanted, hoursPerWeek, all, ownSteps, purchases, ownPurchases);
+        return withMarks(all);
     }
 
     /** A step of one's own after another, with a key no other has. */
@@ -118,7 +154,7 @@ public record WorkPlan(
         }
         List<OwnStep> all = new ArrayList<>(ownSteps);
         all.add(new OwnStep("own-" + n, after, title));
-        return new WorkPlan(wanted, hoursPerWeek, marks, all, purchases, ownPurchases);
+        return withOwnSteps(all);
     }
 
     private boolean hasOwn(String key) {
@@ -126,13 +162,7 @@ public record WorkPlan(
     }
 
     public WorkPlan withoutOwnStep(String key) {
-        return new WorkPlan(
-                        wanted,
-                        hoursPerWeek,
-                        marks,
-                        ownSteps.stream().filter(s -> !s.key().equals(key)).toList(),
-                        purchases,
-                        ownPurchases)
+        return withOwnSteps(ownSteps.stream().filter(s -> !s.key().equals(key)).toList())
                 .withMark(key, StepMark.NONE);
     }
 

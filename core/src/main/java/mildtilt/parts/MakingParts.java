@@ -33,6 +33,7 @@ import java.util.Map;
 import mildtilt.build.AsFound;
 import mildtilt.build.EndPart;
 import mildtilt.build.Hole;
+import mildtilt.build.LocatingStep;
 import mildtilt.build.Making;
 import mildtilt.build.Metal;
 import mildtilt.build.PartAsFound;
@@ -412,6 +413,11 @@ public final class MakingParts {
             .usual("step", "step", new StepKey(), "lock", "the step that needs it")
             .help("something to buy added by hand");
 
+    private static final Part<WorkPlan.Located> LOCATED = Part.of(WorkPlan.Located.class)
+            .needs("step", "step", new Choice<>(LocatingStep.class), "what is set")
+            .needs("by", "by", new Choice<>(LocatingStep.class), "what it is set by, and comes after")
+            .help("one thing that is located by another");
+
     private static final Part<WorkPlan> PLAN = Part.of(WorkPlan.class)
             .may("wanted", "wanted", new Day(), "when it should be ready")
             .usual(
@@ -444,6 +450,12 @@ public final class MakingParts {
                     new Many<>(new Group<>(OWN_PURCHASE), 0, 300),
                     List.of(),
                     "what is bought besides")
+            .omits(
+                    "located",
+                    "located_by",
+                    new Many<>(new Group<>(LOCATED), 0, 50),
+                    List.of(),
+                    "what locates what, where that is other than usual")
             .help("the run sheet and the list of what to buy");
 
     private static final Part<WeldRecord.Reading> HEAT = Part.of(WeldRecord.Reading.class)

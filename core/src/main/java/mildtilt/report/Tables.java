@@ -419,7 +419,9 @@ final class Tables {
                                             + (l.step().waitDays() == 1 ? " day" : " days") + " of waiting"
                                     : "")),
                     Cell.of(String.join(" ", l.step().cautions())),
-                    Cell.of(l.mark().note())));
+                    Cell.of(l.mark().note()),
+                    Cell.of(l.step().held()),
+                    Cell.of(l.step().proof())));
         }
         return new Table(
                 "run-sheet",
@@ -435,7 +437,9 @@ final class Tables {
                         "tools",
                         "time",
                         "cautions",
-                        "note"),
+                        "note",
+                        "held",
+                        "proof"),
                 List.of(
                         "No.",
                         "Step",
@@ -447,7 +451,9 @@ final class Tables {
                         "Tools",
                         "Time",
                         "Cautions",
-                        "Note"),
+                        "Note",
+                        "Hold",
+                        "Proof"),
                 rows);
     }
 

@@ -10,6 +10,7 @@ import mildtilt.build.WorkPlan;
 import mildtilt.build.WorkPlan.OwnStep;
 import mildtilt.build.WorkPlan.StepMark;
 import mildtilt.runsheet.RunStep.Need;
+import mildtilt.units.Phrase;
 
 /** The steps of a job in their order, with what was written on them. */
 public record RunSheet(List<Line> lines) {
@@ -57,7 +58,10 @@ public record RunSheet(List<Line> lines) {
             while (at < all.size() && all.get(at).own() && all.get(at).needs().equals(needs)) {
                 at++;
             }
-            all.add(at, new RunStep(own.key(), own.title(), needs, List.of(), "", 0, List.of(), 1, true));
+            all.add(
+                    at,
+                    new RunStep(
+                            own.key(), own.title(), needs, List.of(), "", 0, List.of(), 1, true, "", Phrase.of("")));
         }
         List<Line> lines = new ArrayList<>();
         for (RunStep s : all) {

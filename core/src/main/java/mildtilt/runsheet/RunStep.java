@@ -2,6 +2,7 @@ package mildtilt.runsheet;
 
 import java.util.List;
 import mildtilt.units.Phrase;
+import mildtilt.withers.Withers;
 
 /**
  * One step of the work.
@@ -14,7 +15,10 @@ import mildtilt.units.Phrase;
  * @param cautions that this step needs
  * @param hours it usually takes
  * @param own whether it was added by hand
+ * @param held what must be held meanwhile; empty for nothing
+ * @param proof the measure that proves it done; empty for a step added by hand
  */
+@Withers
 public record RunStep(
         String key,
         String title,
@@ -24,7 +28,10 @@ public record RunStep(
         double waitDays,
         List<String> cautions,
         double hours,
-        boolean own) {
+        boolean own,
+        String held,
+        Phrase proof)
+        implements RunStepBuilder.With {
 
     /** @param key of the step that comes first */
     public record Need(String key, String why) {}
@@ -33,5 +40,9 @@ public record RunStep(
         needs = List.copyOf(needs);
         measure = List.copyOf(measure);
         cautions = List.copyOf(cautions);
+    }
+
+    public RunStep withProof(String hold, Phrase measure) {
+        return withHeld(hold).withProof(measure);
     }
 }

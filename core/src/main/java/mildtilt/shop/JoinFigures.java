@@ -9,6 +9,7 @@ import mildtilt.build.ShaftJoin.School;
 import mildtilt.column.Column;
 import mildtilt.column.Shaft;
 import mildtilt.column.ShaftProfile;
+import mildtilt.column.Slide;
 import mildtilt.job.Job;
 import mildtilt.rules.Rules;
 import mildtilt.units.Phrase;
@@ -46,6 +47,8 @@ import mildtilt.units.Quantity;
  * @param carries part of the shaft's twist that it carries without its butt weld, 1 for all of it
  * @param withButt the same with a butt weld that goes through the whole wall; as {@code carries} where it has none
  * @param noRoom why it does not go on the shaft there; empty where it does
+ * @param mayNotClose that it lies where the shaft's halves slide, should they meet in its middle; where they meet is
+ *     not said
  * @param costs what this school costs
  */
 public record JoinFigures(
@@ -67,6 +70,7 @@ public record JoinFigures(
         double carries,
         double withButt,
         Optional<Phrase> noRoom,
+        Optional<Phrase> mayNotClose,
         String costs) {
 
     /** @param count for one join */
@@ -209,7 +213,7 @@ public record JoinFigures(
                     -gap / 2,
                     gap,
                     1.5 * d + leg,
-                    butt(bore) + leg * leg * Math.PI * (d + 2 * leg / 3),
+                    List.of(run(0, butt(bore)), run(1.5 * d + leg, leg * leg / 2 * Math.PI * (d + 2 * leg / 3))),
                     List.of(part),
                     List.of(
                             Phrase.of(
@@ -254,6 +258,11 @@ public record JoinFigures(
             double wall = (d - inner) / 2;
             double bevels = wall * wall * Math.tan(Math.toRadians(BEVEL));
             return gap * Math.PI / 4 * (d * d - inner * inner) + bevels * 2 * Math.PI * (inner / 2 + 2 * wall / 3);
+        }
+
+        /** @param off from the join, either way, mm @param metal of the whole weld, mm³ */
+        private ReachedByHeat.Run run(double off, double metal) {
+            return new ReachedByHeat.Run(off, WeldHeat.run(metal, d, bore));
         }
 
         /** Weld metal of one plug weld through the wall over a diameter, mm³. */
@@ -305,7 +314,7 @@ public record JoinFigures(
                     -gap / 2,
                     gap,
                     each,
-                    butt(bore) + 2 * n * plugMetal(bore),
+                    List.of(run(0, butt(bore)), run(each, plugMetal(bore))),
                     List.of(part),
                     List.of(
                             Phrase.of("Plug pressed {0} into either tube.", Quantity.length(each)),
@@ -334,7 +343,7 @@ public record JoinFigures(
                     -gap / 2 + deep + gap,
                     gap,
                     deep,
-                    butt(spigot) + n * plugMetal(spigot),
+                    List.of(run(0, butt(spigot)), run(deep, plugMetal(spigot))),
                     List.of(),
                     List.of(
                             Phrase.of(
@@ -372,7 +381,7 @@ public record JoinFigures(
                     0,
                     0,
                     0,
-                    0,
+                    List.of(),
                     List.of(),
                     List.of(
                             Phrase.of(
@@ -449,7 +458,7 @@ public record JoinFigures(
                     0,
                     0,
                     each,
-                    0,
+                    List.of(),
                     List.of(part),
                     List.of(
                             Phrase.of(
@@ -474,7 +483,7 @@ public record JoinFigures(
 
         /**
          * @param reach of what is on the join, either side of it, mm
-         * @param metal of all its welds, mm³; 0 for none
+         * @param runs of its welds
          * @param carries without a butt weld
          * @param inner of the ring that a butt weld joins, mm; the shaft's own diameter where there is none
          */
@@ -485,7 +494,7 @@ public record JoinFigures(
                 double gearExtra,
                 double rootGap,
                 double reach,
-                double metal,
+                List<ReachedByHeat.Run> runs,
                 List<Part> parts,
                 List<Phrase> dims,
                 double carries,
@@ -524,13 +533,26 @@ public record JoinFigures(
                     List.copyOf(all),
                     runOut,
                     runOut / 2,
-                    metal > 0
-                            ? ReachedByHeat.byJoin(column, index, join.along(), reach, WeldHeat.round(metal, d, bore))
-                            : List.of(),
+                    ReachedByHeat.byJoin(column, index, join.along(), runs),
                     alone,
                     butt,
                     noRoom(reach),
+                    slides(reach).filter(_ -> !overlapKnown()),
                     costs);
+        }
+
+        private boolean overlapKnown() {
+            return shaft.slide().flatMap(Slide::middle).isPresent();
+        }
+
+        /** Why a sliding shaft could not close. */
+        private Optional<Phrase> slides(double reach) {
+            return column.slidesOver(index)
+                    .filter(s -> reach > 0 && s.distance(join.along()) < reach)
+                    .map(s -> Phrase.of(
+                            "Its halves slide in each other from {0} to {1} along, and it takes {2} on either side: "
+                                    + "a weld or a sleeve there stops the shaft from closing.",
+                            Quantity.length(s.from()), Quantity.length(s.to()), Quantity.length(reach)));
         }
 
         /** What is on the join has to stay clear of both forks and of every bearing. */
@@ -557,12 +579,9 @@ public record JoinFigures(
                         "Another join is {0} from it, and each takes {1} on either side.",
                         Quantity.length(Math.abs(o.along() - join.along())), Quantity.length(reach)));
             }
-            Optional<Column.Stretch> slides = column.slidesOver(index).filter(s -> reach > 0);
-            if (slides.filter(s -> s.distance(join.along()) < reach).isPresent()) {
-                return slides.map(s -> Phrase.of(
-                        "Its halves slide in each other from {0} to {1} along, and it takes {2} on either side: a weld "
-                                + "or a sleeve there stops the shaft from closing.",
-                        Quantity.length(s.from()), Quantity.length(s.to()), Quantity.length(reach)));
+            Optional<Phrase> slides = slides(reach).filter(_ -> overlapKnown());
+            if (slides.isPresent()) {
+                return slides;
             }
             double from = column.wheelEndFit(index).shortening();
             return column.bearings().stream()
@@ -575,6 +594,11 @@ public record JoinFigures(
                             Quantity.length(Math.abs(b.along() - from - along)),
                             Quantity.length(reach)));
         }
+    }
+
+    /** What it gets too hot and can't be taken apart first. */
+    public List<ReachedByHeat> spoils() {
+        return near.stream().filter(n -> !n.comesOff()).toList();
     }
 
     /** Whether the profile at the join is round, so that a sleeve or a coupler goes over it. */

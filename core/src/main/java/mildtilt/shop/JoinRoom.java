@@ -25,9 +25,9 @@ public record JoinRoom(Optional<Stretch> any, Optional<Stretch> cool) {
         Longest cool = new Longest();
         for (double at = STEP; at < length; at += STEP) {
             Optional<JoinFigures> f = JoinFigures.of(job, join.withAlong(at))
-                    .filter(x -> x.noRoom().isEmpty());
+                    .filter(x -> x.noRoom().isEmpty() && x.mayNotClose().isEmpty());
             any.next(at, f.isPresent());
-            cool.next(at, f.filter(x -> x.near().isEmpty()).isPresent());
+            cool.next(at, f.filter(x -> x.spoils().isEmpty()).isPresent());
         }
         return new JoinRoom(any.best, cool.best);
     }

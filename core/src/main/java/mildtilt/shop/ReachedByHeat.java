@@ -12,42 +12,51 @@ import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
 /**
- * A part on a shaft that a weld gets hotter than it bears, if the weld is laid in one go and the part stays on.
+ * A part on a shaft that a run of a weld gets hotter than it bears, if the part stays on.
  *
  * @param away from the middle of the weld along the shaft, mm
  * @param peak that it gets to, °C
  * @param bears °C
- * @param half of the length that is welded, mm
+ * @param comesOff whether it is a joint, which is apart while its shaft is welded
+ * @param runs that are laid
  */
-public record ReachedByHeat(String name, double away, double peak, double bears, double half, WeldHeat heat) {
+public record ReachedByHeat(String name, double away, double peak, double bears, boolean comesOff, List<Run> runs) {
+
+    /** A run of a weld. @param off from the middle of what is welded, either way along the shaft, mm */
+    record Run(double off, WeldHeat heat) {
+
+        double peak(double away) {
+            return heat.peak(away - off);
+        }
+    }
 
     /** Part of a shaft's diameter that a fillet round a fork's end has for its leg. */
     private static final double FORK_LEG = 0.25;
 
     /** From the weld's middle, mm: further than this it stays cool enough. */
     public double keep() {
-        return half + heat.reach(bears);
+        return runs.stream().mapToDouble(r -> r.off + r.heat.reach(bears)).max().orElseThrow();
     }
 
     /** What to know of it, a sentence. */
     public Phrase sentence() {
         return Phrase.of(
-                Phrase.name(name) + " is {0} away: welded in one go it gets to about {1} there, {2} is the most. {3} "
-                        + "would keep it cool enough.",
+                Phrase.name(name) + " is {0} away: one run round the shaft gets it to about {1}; {2} is the most. From "
+                        + "{3} on it stays cool enough, if each run cools before the next.",
                 Quantity.length(away),
                 Quantity.temperature(peak),
                 Quantity.temperature(bears),
                 Quantity.length(keep()));
     }
 
-    /** Round a join. @param at from the shaft's wheel-end centre, mm @param half of the length that is welded, mm */
-    static List<ReachedByHeat> byJoin(Column c, int shaft, double at, double half, WeldHeat heat) {
-        List<ReachedByHeat> all = new ArrayList<>(onShaft(c, shaft, at, half, heat));
+    /** Round a join. @param at from the shaft's wheel-end centre, mm */
+    static List<ReachedByHeat> byJoin(Column c, int shaft, double at, List<Run> runs) {
+        List<ReachedByHeat> all = new ArrayList<>(onShaft(c, shaft, at, runs));
         if (shaft > 0) {
-            joint(c.joints().get(shaft - 1), at, half, heat, all);
+            joint(c.joints().get(shaft - 1), at, runs, all);
         }
         if (shaft < c.joints().size()) {
-            joint(c.joints().get(shaft), c.length(shaft) - at, half, heat, all);
+            joint(c.joints().get(shaft), c.length(shaft) - at, runs, all);
         }
         return List.copyOf(all);
     }
@@ -67,49 +76,51 @@ public record ReachedByHeat(String name, double away, double peak, double bears,
                 c,
                 shaft,
                 at,
-                leg,
-                WeldHeat.round(metal, d, c.shafts().get(shaft).bore()));
+                List.of(new Run(
+                        leg, WeldHeat.run(metal, d, c.shafts().get(shaft).bore()))));
     }
 
-    private static List<ReachedByHeat> onShaft(Column c, int shaft, double at, double half, WeldHeat heat) {
+    private static List<ReachedByHeat> onShaft(Column c, int shaft, double at, List<Run> runs) {
         List<ReachedByHeat> all = new ArrayList<>();
         for (Bearing b : c.bearings()) {
             if (b.shaft() == shaft) {
-                add(b.name(), Math.abs(b.along() - at), half, WeldHeat.GREASE, heat, all);
+                add(b.name(), Math.abs(b.along() - at), WeldHeat.GREASE, false, runs, all);
             }
         }
         if (shaft == 0) {
             c.tube().ifPresent(t -> {
-                add("Upper bearing of the column tube", Math.abs(t.from() - at), half, WeldHeat.GREASE, heat, all);
-                add("Lower bearing of the column tube", Math.abs(t.to() - at), half, WeldHeat.GREASE, heat, all);
+                add("Upper bearing of the column tube", Math.abs(t.from() - at), WeldHeat.GREASE, false, runs, all);
+                add("Lower bearing of the column tube", Math.abs(t.to() - at), WeldHeat.GREASE, false, runs, all);
             });
         }
+        // A join where the halves slide is refused for that.
         c.slidesOver(shaft)
+                .filter(s -> s.distance(at) > 0)
                 .ifPresent(s -> add(
                         "The sliding part, with its plastic or grease",
                         s.distance(at),
-                        half,
                         WeldHeat.PLASTIC,
-                        heat,
+                        false,
+                        runs,
                         all));
         return all;
     }
 
-    private static void joint(Joint j, double away, double half, WeldHeat heat, List<ReachedByHeat> all) {
+    private static void joint(Joint j, double away, List<Run> runs, List<ReachedByHeat> all) {
         add(
                 j.name(),
                 away,
-                half,
                 j.kind() instanceof JointKind.Coupling ? WeldHeat.PLASTIC : WeldHeat.GREASE,
-                heat,
+                true,
+                runs,
                 all);
     }
 
     private static void add(
-            String name, double away, double half, double bears, WeldHeat heat, List<ReachedByHeat> all) {
-        double peak = heat.peak(away - half);
+            String name, double away, double bears, boolean comesOff, List<Run> runs, List<ReachedByHeat> all) {
+        double peak = runs.stream().mapToDouble(r -> r.peak(away)).max().orElse(0);
         if (peak > bears) {
-            all.add(new ReachedByHeat(name, away, peak, bears, half, heat));
+            all.add(new ReachedByHeat(name, away, peak, bears, comesOff, runs));
         }
     }
 }

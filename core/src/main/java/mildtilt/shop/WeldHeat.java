@@ -1,17 +1,18 @@
 package mildtilt.shop;
 
 /**
- * How hot a shaft gets beside a weld round it, if the whole weld is laid in one go.
+ * How hot a shaft gets beside one run of a weld round it, laid without a stop on a cold shaft.
  *
- * <p>The weld's heat Q goes into a section of the shaft at once and spreads both ways along it, while the surface loses
+ * <p>The run's heat Q goes into a section of the shaft at once and spreads both ways along it, while the surface loses
  * some to the air. With density and heat capacity ρc, section A, perimeter P, diffusivity α and loss h,
  *
  * <pre>T(x, t) = Q / (ρc A √(4π α t)) · exp(−x² / 4αt − λt),   λ = h P / (ρc A)</pre>
  *
  * (an instantaneous plane source in an infinite rod with losses). At a distance x it is hottest when {@code 4αλt² + 2αt
- * = x²}. Real shafts end in forks, which take heat up, and welders let a run cool: both keep it cooler than this.
+ * = x²}. Real shafts end in forks, which take heat up: that keeps them cooler. The next run on a shaft that is still
+ * warm makes it hotter.
  *
- * @param joules that the weld leaves in the shaft
+ * @param joules that the run leaves in the shaft
  * @param area of the shaft's section, mm²
  * @param perimeter of it that the air cools, mm
  */
@@ -40,9 +41,15 @@ public record WeldHeat(double joules, double area, double perimeter) {
 
     private static final double FARTHEST = 2000;
 
-    /** Of a weld round a shaft. @param metal of the weld, mm³ @param bore 0 for a solid shaft */
-    static WeldHeat round(double metal, double diameter, double bore) {
-        return new WeldHeat(PER_MM3 * metal, Math.PI / 4 * (diameter * diameter - bore * bore), Math.PI * diameter);
+    /** Section of the thickest run, of 6 mm leg, mm². */
+    private static final double RUN = 18;
+
+    /** Of a run of a weld round a shaft. @param metal of the whole weld, mm³ @param bore 0 for a solid shaft */
+    static WeldHeat run(double metal, double diameter, double bore) {
+        return new WeldHeat(
+                PER_MM3 * Math.min(metal, RUN * Math.PI * diameter),
+                Math.PI / 4 * (diameter * diameter - bore * bore),
+                Math.PI * diameter);
     }
 
     /** The hottest that it gets at a distance from the weld along the shaft, °C; at most what melts steel. */

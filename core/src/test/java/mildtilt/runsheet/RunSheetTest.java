@@ -1,14 +1,17 @@
 package mildtilt.runsheet;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import mildtilt.analysis.Analysis;
+import mildtilt.build.LocatingStep;
 import mildtilt.build.WeldRecord;
 import mildtilt.build.WeldRecord.Moment;
 import mildtilt.build.WeldRecord.Reading;
@@ -16,10 +19,17 @@ import mildtilt.build.WeldedMetal;
 import mildtilt.build.WorkPlan;
 import mildtilt.build.WorkPlan.Purchase;
 import mildtilt.build.WorkPlan.StepMark;
+import mildtilt.columnrange.TrainEdits;
 import mildtilt.id.Id;
+import mildtilt.io.JobFileException;
+import mildtilt.io.jobfile.CatalogueFile;
 import mildtilt.io.jobfile.DemoJob;
+import mildtilt.io.jobfile.JobReader;
+import mildtilt.io.jobfile.JobWriter;
 import mildtilt.job.Job;
 import mildtilt.job.Plan;
+import mildtilt.linkage.BellCrank;
+import mildtilt.linkage.Shuttle;
 import mildtilt.report.Papers;
 import mildtilt.runsheet.RunSheet.State;
 import mildtilt.runsheet.RunStep.Need;
@@ -55,7 +65,13 @@ class RunSheetTest {
                 assertThat(n.why()).isNotBlank();
             });
         }
-        assertThat(keys).containsSubsequence("gear", "mounts", "mock", "rods", "trial", "lock", "inspect");
+        assertThat(keys).containsSubsequence("gear", "rods", "trial", "lock", "inspect");
+        assertThat(keys).containsSubsequence("mounts", "mock", "shafts");
+        assertThat(run.lines().stream().map(RunSheet.Line::step).filter(s -> !s.own()))
+                .allSatisfy(s -> assertThat(s.proof().text(LengthUnit.MM))
+                        .as(s.key())
+                        .hasSizeGreaterThan(15)
+                        .endsWith("."));
         if (keys.contains("weld")) {
             assertThat(run.held(Set.of("trial")))
                     .as("nothing is welded for good before the trial")
@@ -65,6 +81,52 @@ class RunSheetTest {
         }
         assertThat(run.line("mounts").orElseThrow().step().cautions()).contains(Cautions.CHARGE);
         assertThat(run.line("stands").orElseThrow().step().cautions()).contains(Cautions.STANDS);
+    }
+
+    /** A shuttle's bar fixes everything else; a bell crank and an idler follow the gear; carriers come before the saw. */
+    @Test
+    void oneThingLocatesTheNext() {
+        Job shuttle = Arrays.stream(DemoJob.values())
+                .map(DemoJob::job)
+                .filter(j -> j.axle().orElseThrow().linkage() instanceof Shuttle)
+                .findFirst()
+                .orElseThrow();
+        assertThat(keys(papers(shuttle).run())).containsSubsequence("centre", "bar", "gear", "mounts", "rods");
+        Job crank = Arrays.stream(DemoJob.values())
+                .map(DemoJob::job)
+                .filter(j -> j.axle().orElseThrow().linkage() instanceof BellCrank)
+                .findFirst()
+                .orElseThrow();
+        assertThat(keys(papers(crank).run())).containsSubsequence("gear", "pivots", "rods");
+        Job steady = DemoJob.MARSH_CARRIER
+                .job()
+                .editColumn(c -> TrainEdits.withBearing(
+                        c, 1, CatalogueFile.shipped().bearings().getFirst()));
+        RunSheet run = papers(steady).run();
+        assertThat(keys(run)).containsSubsequence("mounts", "mock", "carriers", "cut");
+        assertThat(run.line("carriers").orElseThrow().step().measure()).hasSize(1);
+    }
+
+    /** Somebody has a column that stays where it is, and leads the gear to it. */
+    @Test
+    void whatTheUserSaysOfWhatLocatesWhatComesFirst() throws JobFileException {
+        Job job = DemoJob.MARSH_CARRIER.job();
+        Job told = job.editMaking(m -> m.editPlan(p -> p.withLocated(LocatingStep.GEAR, LocatingStep.MOUNTS)));
+        RunSheet run = papers(told).run();
+        assertThat(keys(run))
+                .containsSubsequence("wheel", "mounts", "gear", "rods")
+                .hasSameSizeAs(keys(papers(job).run()));
+        assertThat(run.line("gear").orElseThrow().step().needs())
+                .anyMatch(n -> n.key().equals("mounts") && n.why().startsWith("you said"));
+        assertThat(run.line("mounts").orElseThrow().step().needs())
+                .noneMatch(n -> n.key().equals("gear"));
+        assertThat(JobReader.read(JobWriter.write(told)).making().plan().located())
+                .containsExactly(new WorkPlan.Located(LocatingStep.GEAR, LocatingStep.MOUNTS));
+        // The rods need the gear: what goes round in a circle among the user's own is refused.
+        assertThatThrownBy(() ->
+                        told.editMaking(m -> m.editPlan(p -> p.withLocated(LocatingStep.MOUNTS, LocatingStep.WHEEL)
+                                .withLocated(LocatingStep.WHEEL, LocatingStep.GEAR))))
+                .hasMessageContaining("round in a circle");
     }
 
     @Test
@@ -87,7 +149,7 @@ class RunSheetTest {
         for (String a : after) {
             needs.add(new Need(a, "it does"));
         }
-        return new RunStep(key, "Step " + key, needs, List.of(), "", wait, List.of(), hours, false);
+        return new RunStep(key, "Step " + key, needs, List.of(), "", wait, List.of(), hours, false, "", Phrase.of(""));
     }
 
     private static final List<RunStep> STEPS =

@@ -1,9 +1,13 @@
 package mildtilt.app.make;
 
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
@@ -13,8 +17,10 @@ import javafx.scene.layout.Region;
 import mildtilt.app.controls.WordField;
 import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.build.LocatingStep;
 import mildtilt.build.WorkPlan;
 import mildtilt.build.WorkPlan.StepMark;
+import mildtilt.job.Element;
 import mildtilt.report.Papers;
 import mildtilt.runsheet.RunSheet;
 import mildtilt.units.LengthText;
@@ -144,7 +150,13 @@ final class RunPane extends MakePane {
                             .collect(Collectors.joining("; "))
                     + ".");
         }
+        if (!l.step().held().isEmpty()) {
+            say("Hold: " + l.step().held() + ".");
+        }
         l.step().measure().forEach(m -> say("Measure: " + m.text(bench.lengthUnit())));
+        if (!l.step().proof().pattern().isEmpty()) {
+            say("Proof: " + l.step().proof().text(bench.lengthUnit()));
+        }
         if (!l.step().tools().isEmpty()) {
             hint("At hand: " + l.step().tools() + ".");
         }
@@ -153,6 +165,7 @@ final class RunPane extends MakePane {
                     + (l.step().waitDays() == 1 ? " day." : " days."));
         }
         l.step().cautions().forEach(c -> add(Wrap.text("! " + c, "brings")));
+        located(p, l);
         WordField after = new WordField("", t -> {
             if (!t.isBlank()) {
                 make("Add a step: " + t, m -> m.editPlan(x -> x.withOwnStep(key, t.strip())));
@@ -206,5 +219,50 @@ final class RunPane extends MakePane {
                                                 (l.mark().skipped() ? "Put back: " : "Leave out: ")
                                                         + l.step().title(),
                                                 x -> x.withSkipped(!x.skipped())))));
+    }
+
+    /** What this step sets is set by something else than usual. */
+    private void located(Papers p, RunSheet.Line l) {
+        Optional<LocatingStep> step = locating(l.step().key());
+        if (step.isEmpty()) {
+            return;
+        }
+        List<LocatingStep> others = p.run().lines().stream()
+                .flatMap(x -> locating(x.step().key()).stream())
+                .filter(x -> x != step.get())
+                .toList();
+        List<Node> fields = new ArrayList<>();
+        fields.add(named(
+                "Located by",
+                choiceBox(
+                        "run-located-" + l.step().key(),
+                        others,
+                        Optional.empty(),
+                        LocatingStep::label,
+                        by -> make(
+                                Element.capital(step.get().label()) + " located by " + by.label(),
+                                m -> m.editPlan(x -> x.withLocated(step.get(), by))))));
+        for (WorkPlan.Located own : p.analysis().job().making().plan().located()) {
+            if (own.step() == step.get()) {
+                fields.add(named(
+                        " ",
+                        small(
+                                "Not by " + own.by().label(),
+                                "run-not-located-" + own.by().key(),
+                                () -> make(
+                                        Element.capital(own.step().label()) + " not located by "
+                                                + own.by().label(),
+                                        m -> m.editPlan(x -> x.withLocated(x.located().stream()
+                                                .filter(o -> !o.equals(own))
+                                                .toList()))))));
+            }
+        }
+        row(fields.toArray(Node[]::new));
+    }
+
+    private static Optional<LocatingStep> locating(String key) {
+        return Arrays.stream(LocatingStep.values())
+                .filter(s -> s.key().equals(key))
+                .findFirst();
     }
 }

@@ -24,7 +24,7 @@ import mildtilt.shop.ReachedByHeat;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
-/** Parts of the column as they were found, and forks that are welded on near what heat spoils. */
+/** Parts of the column as they were found. */
 final class FoundChecks {
 
     private final Job job;
@@ -38,12 +38,6 @@ final class FoundChecks {
     void look(GuardedAnalysis w) {
         w.check("The parts as found", new Element.Wheel(), all -> FoundFigures.of(job)
                 .forEach(f -> found(f, all)));
-        w.check("Heat of welded forks", new Element.Wheel(), all -> {
-            for (int i = 0; i < column.shafts().size(); i++) {
-                fork(i, false, all);
-                fork(i, true, all);
-            }
-        });
     }
 
     private void found(FoundFigures f, List<Finding> all) {
@@ -142,20 +136,6 @@ final class FoundChecks {
         return all;
     }
 
-    private void fork(int shaft, boolean gearEnd, List<Finding> all) {
-        List<ReachedByHeat> hot = ReachedByHeat.byFork(column, shaft, gearEnd);
-        if (hot.isEmpty()) {
-            return;
-        }
-        all.add(spoiled(
-                shaft,
-                (gearEnd ? "gear" : "wheel") + "fork",
-                Phrase.of("The fork welded onto the " + (gearEnd ? "gear" : "wheel") + " end of "
-                        + Phrase.name(column.shafts().get(shaft).name()) + ": "),
-                hot,
-                List.of()));
-    }
-
     /** @param where what is welded, up to what it reaches */
     static Finding spoiled(int shaft, String about, Phrase where, List<ReachedByHeat> hot, List<Remedy> remedies) {
         Phrase what = where;
@@ -169,7 +149,7 @@ final class FoundChecks {
                 about,
                 what,
                 Phrase.of("Heat boils grease out, hardens seals and melts plastic pins long before the part looks hot. "
-                        + "Weld before it goes on, take it off, or weld in short runs with a wet rag between."),
+                        + "Weld before it goes on, take it off, or let every run cool, with a wet rag between."),
                 remedies);
     }
 }

@@ -371,6 +371,19 @@ final class MakingChecks {
                         Phrase.of(
                                 "A sleeve or coupler that meets a fork can't be put on, and the cut list would be wrong. Move it, or make the shaft from one piece."),
                         room(j))));
+        figures.get()
+                .mayNotClose()
+                .ifPresent(why -> all.add(new Finding(
+                        Fault.JOIN_LOST,
+                        Severity.LOOK,
+                        at,
+                        "slides",
+                        Phrase.of("The join in " + Phrase.name(names.apply(j.shaft())) + " may lie where it slides. ")
+                                .then(why),
+                        Phrase.of(
+                                "Where its halves meet is not said, so the middle is taken: give it under Part. The cut "
+                                        + "list leaves the join out."),
+                        room(j))));
         heat(j, figures.get(), all);
         carries(j, figures.get(), all);
         switch (figures.get().verdict()) {
@@ -469,7 +482,7 @@ final class MakingChecks {
     }
 
     private void heat(ShaftJoin j, JoinFigures f, List<Finding> all) {
-        if (f.near().isEmpty()) {
+        if (f.spoils().isEmpty()) {
             return;
         }
         List<Remedy> ways = new ArrayList<>();
@@ -480,7 +493,7 @@ final class MakingChecks {
                 f.shaft(),
                 j.id().text(),
                 Phrase.of("The join at {0} along " + Phrase.name(f.shaftName()) + ": ", Quantity.length(j.along())),
-                f.near(),
+                f.spoils(),
                 ways));
     }
 

@@ -88,11 +88,17 @@ public final class RunSheetPdf {
                                             .orElse(x.key()) + "\": " + x.why())
                             .collect(Collectors.joining("; ", "After ", "")));
         }
+        if (!l.step().held().isEmpty()) {
+            pages.say(sheet.regular, in, w, "Hold: " + l.step().held());
+        }
         for (Phrase m : l.step().measure()) {
             // Its last line has room for what was read.
             pages.say(sheet.regular, in, w - READ, "– " + m.text(unit));
             sheet.pen(0.4, 0.5);
             sheet.line(in + w - READ + 12, pages.y() - 9, in + w, pages.y() - 9);
+        }
+        if (!l.step().proof().pattern().isEmpty()) {
+            pages.say(sheet.regular, in, w, "Proof: " + l.step().proof().text(unit));
         }
         if (!l.step().tools().isEmpty()) {
             pages.say(sheet.regular, in, w, "At hand: " + l.step().tools());
