@@ -355,6 +355,15 @@ class MakeStageTest {
         assertThat(making().plan().ownSteps()).hasSize(2);
         press(robot, "#run-skip-trial");
         assertThat(making().plan().mark("trial").skipped()).isTrue();
+        // The column stays where it is, and the gear is led to it; then as usual again.
+        press(robot, "#step-gear");
+        AppWindow.untilSays(robot, "#make-run", "Proof: From what it drives to what drives it: left tie rod");
+        choose(robot, "#run-located-gear", "the column");
+        AppWindow.untilSays(robot, "#make-run", "because you said that it is located by that");
+        assertThat(robot.lookup("#step-mounts").queryButton().getText()).startsWith("4. Tack the column");
+        assertThat(robot.lookup("#step-gear").queryButton().getText()).startsWith("5. Fix the gear");
+        press(robot, "#run-not-located-mounts");
+        assertThat(robot.lookup("#step-gear").queryButton().getText()).startsWith("3. Fix the gear");
         assertThat(app.bench.job().changes())
                 .as("ticks have dates of their own")
                 .isEqualTo(before.changes());

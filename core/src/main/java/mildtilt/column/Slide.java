@@ -10,7 +10,8 @@ import mildtilt.withers.Withers;
  * @param overlap how far one part stands in the other as planned, mm
  * @param leastOverlap below which it must never come, mm
  * @param closes how far it can be pushed together from the planned length before it bottoms, mm
- * @param middle from the shaft's wheel-end centre to the overlap's middle as planned, mm; in the shaft's middle if empty
+ * @param middle from the shaft's wheel-end centre to the overlap's middle as planned, mm; in the shaft's middle if
+ *     empty
  */
 @Withers
 public record Slide(double overlap, double leastOverlap, double closes, Optional<Double> middle)

@@ -135,9 +135,8 @@ final class CuttingSteps extends Steps {
                                         ? ""
                                         : b.joins().getFirst().join().id().text(),
                                 "a shaft in two is one before it goes in")),
-                List.of(
-                        Phrase.of(
-                                "It must turn by hand all the way round with the gear off its arms, no tighter in one place than in another.")),
+                List.of(Phrase.of("It must turn by hand all the way round with the gear off its arms, no tighter in "
+                        + "one place than in another.")),
                 List.of());
         proven("the gear off its arms", Phrase.of("A spring balance at the rim reads alike all the way round."));
     }

@@ -129,7 +129,8 @@ final class FinishingSteps extends Steps {
                     b.job().making().welds().stream()
                             .map(w -> Phrase.of(
                                     w.piece()
-                                            + ": {0} before the arc, no more than {1} between runs, then cooling by no more than "
+                                            + ": {0} before the arc, no more than {1} between runs, then cooling "
+                                            + "by no more than "
                                             + Math.round(w.coolPerHour()) + " °C an hour.",
                                     Quantity.temperature(w.preheat()),
                                     Quantity.temperature(w.mostBetween())))

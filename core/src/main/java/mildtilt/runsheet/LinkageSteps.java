@@ -134,8 +134,8 @@ final class LinkageSteps extends Steps {
                 List.of());
         proven(
                 "the gear at its mark, spokes level",
-                Phrase.of(
-                        "The rims measured in front and behind, and again turned half round, differ by the toe wanted."));
+                Phrase.of("The rims measured in front and behind, and again turned half round, differ by the toe "
+                        + "wanted."));
     }
 
     private List<Phrase> armLengths(List<Piece.ArmPlate> arms) {

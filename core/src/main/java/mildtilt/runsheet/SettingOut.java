@@ -43,7 +43,8 @@ final class SettingOut extends Steps {
             List<Phrase> m = new ArrayList<>();
             b.steer()
                     .ifPresent(s -> m.add(Phrase.of(
-                            "From one end of the gear to the other, and half of it back: the plan has {0} of steering wheel to the left and {1} to the right.",
+                            "From one end of the gear to the other, and half of it back: the plan has {0} of "
+                                    + "steering wheel to the left and {1} to the right.",
                             Quantity.turns(s.leftReach().stopDeg() / 360),
                             Quantity.turns(Math.abs(s.rightReach().stopDeg()) / 360))));
             step(

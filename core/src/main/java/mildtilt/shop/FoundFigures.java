@@ -26,11 +26,12 @@ import mildtilt.units.Quantity;
  * @param shaft whose it is, 0 the one at the wheel
  * @param found lengths, mm
  * @param wanted length by the plan, mm; below 0 where there is no room for it
- * @param toJoint of a tube: from its lower bearing to the first joint, or to the gear, once it is cut as far as it goes,
+ * @param toJoint of a tube: from its lower bearing to the first joint, or to the gear, once it is cut as far as it
+ *     goes,
  *     mm; of a shroud: from its lower edge to the fork. Below 0 past it. Empty for a shaft
  * @param next the joint or gear that is meant
  * @param made of a shaft with a join, what is made new where the rest is too short: what lies between two joins, else
- *     its shorter end, but never where it slides
+ *     its shorter end, but never where it slides; empty, too, where a shaft slides and it is not said where
  */
 public record FoundFigures(
         Element at,
@@ -150,7 +151,9 @@ public record FoundFigures(
     }
 
     private static Optional<Piece> made(List<Double> joins, Column c, int shaft) {
-        if (joins.isEmpty()) {
+        boolean meetUnknown =
+                c.shafts().get(shaft).slide().filter(s -> s.middle().isEmpty()).isPresent();
+        if (joins.isEmpty() || meetUnknown) {
             return Optional.empty();
         }
         double length = c.cutLength(shaft);

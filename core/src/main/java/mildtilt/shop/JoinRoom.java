@@ -21,9 +21,14 @@ public record JoinRoom(Optional<Stretch> any, Optional<Stretch> cool) {
      * @param length between the shaft's centres, mm
      */
     public static JoinRoom of(Job job, ShaftJoin join, double length) {
+        return of(job, join, 0, length);
+    }
+
+    /** Only between two places. */
+    static JoinRoom of(Job job, ShaftJoin join, double least, double most) {
         Longest any = new Longest();
         Longest cool = new Longest();
-        for (double at = STEP; at < length; at += STEP) {
+        for (double at = least + STEP; at < most; at += STEP) {
             Optional<JoinFigures> f = JoinFigures.of(job, join.withAlong(at))
                     .filter(x -> x.noRoom().isEmpty() && x.mayNotClose().isEmpty());
             any.next(at, f.isPresent());

@@ -132,7 +132,8 @@ final class ShaftCuts {
         if (slide.overlap() + slide.closes() > shorter) {
             open.add(Phrase.of(
                     Phrase.name(s.name())
-                            + ": halves of {0} are too short to close by {1} with {2} of overlap; a sliding pair made for it is needed.",
+                            + ": halves of {0} are too short to close by {1} with {2} of overlap; a sliding pair "
+                            + "made for it is needed.",
                     Quantity.length(shorter),
                     Quantity.length(slide.closes()),
                     Quantity.length(slide.overlap())));
@@ -236,7 +237,8 @@ final class ShaftCuts {
             } else if (seat.diameter() > s.diameter() + 1e-6) {
                 Phrase step = Phrase.of(
                         "The " + (gearEnd ? "gear" : "wheel")
-                                + " end is {0}, thicker than the shaft's {1}: cut from bar of that size, or sleeve it for {2}.",
+                                + " end is {0}, thicker than the shaft's {1}: cut from bar of that size, or "
+                                + "sleeve it for {2}.",
                         Quantity.fine(seat.diameter()),
                         Quantity.fine(s.diameter()),
                         Quantity.length(into));

@@ -83,7 +83,9 @@ class RunSheetTest {
         assertThat(run.line("stands").orElseThrow().step().cautions()).contains(Cautions.STANDS);
     }
 
-    /** A shuttle's bar fixes everything else; a bell crank and an idler follow the gear; carriers come before the saw. */
+    /**
+     * A shuttle's bar fixes everything else; a bell crank and an idler follow the gear; carriers come before the saw.
+     */
     @Test
     void oneThingLocatesTheNext() {
         Job shuttle = Arrays.stream(DemoJob.values())

@@ -20,6 +20,7 @@ import mildtilt.job.Names;
 import mildtilt.report.Papers;
 import mildtilt.runsheet.Cautions;
 import mildtilt.shop.JoinFigures;
+import mildtilt.shop.Lengthening;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
@@ -45,12 +46,13 @@ final class JoinsPane extends MakePane {
         }
         List<Shaft> shafts = job.column()
                 .map(c -> c.shafts().stream()
-                        .filter(s -> s.toCut() && s.slide().isEmpty())
+                        .filter(s -> s.toCut()
+                                || job.making().asFound().shaft(s.id()).isPresent())
                         .toList())
                 .orElse(List.of());
         if (shafts.isEmpty()) {
-            hint(
-                    "No shaft of this job is cut in one piece, so there is nothing to join. A shaft is marked as cut here in the Column stage; one that slides is two pieces already.");
+            hint("No shaft of this job is cut, so there is nothing to join. A shaft is marked as cut in the "
+                    + "Column stage, or is there already (Parts as found).");
         } else {
             row(named(
                     "Join a shaft",
@@ -70,11 +72,13 @@ final class JoinsPane extends MakePane {
 
     private static Job added(Job j, Shaft s) {
         int index = j.column().orElseThrow().shafts().indexOf(s);
-        double middle = j.column().orElseThrow().length(index) / 2;
+        double length = j.column().orElseThrow().length(index);
         School school = JoinFigures.verdict(j.rules(), School.SLEEVE) == JoinFigures.Verdict.FORBIDDEN
                 ? School.COUPLING
                 : School.SLEEVE;
-        return j.editMaking(m -> m.withJoin(s.id(), Math.round(middle), school));
+        return Lengthening.of(j, index, school)
+                .orElse(new Lengthening(Math.rint(length / 2), Optional.empty()))
+                .apply(j, index, school);
     }
 
     private void join(Job job, int i, ShaftJoin join) {
@@ -140,6 +144,8 @@ final class JoinsPane extends MakePane {
         }
         f.noRoom().ifPresent(why -> card.getChildren()
                 .add(Wrap.text("No room there. " + why.text(bench.lengthUnit()), "brings")));
+        f.mayNotClose().ifPresent(why -> card.getChildren()
+                .add(Wrap.text("If its halves meet in the middle: " + why.text(bench.lengthUnit()), "brings")));
         f.near().forEach(n -> card.getChildren()
                 .add(Wrap.text("Heat: " + n.sentence().text(bench.lengthUnit()), "brings")));
         card.getChildren().add(Wrap.text(f.costs(), "hint"));

@@ -233,7 +233,7 @@ final class RunPane extends MakePane {
                 .toList();
         List<Node> fields = new ArrayList<>();
         fields.add(named(
-                "Located by",
+                "Locate it by",
                 choiceBox(
                         "run-located-" + l.step().key(),
                         others,

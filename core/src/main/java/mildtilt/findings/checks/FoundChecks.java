@@ -3,23 +3,20 @@ package mildtilt.findings.checks;
 import java.util.ArrayList;
 import java.util.List;
 import mildtilt.bearings.ClearShaft;
-import mildtilt.build.ShaftJoin;
 import mildtilt.build.ShaftJoin.School;
 import mildtilt.column.Column;
-import mildtilt.column.Shaft;
 import mildtilt.findings.Fault;
 import mildtilt.findings.Finding;
 import mildtilt.findings.GuardedAnalysis;
 import mildtilt.findings.Remedy;
 import mildtilt.findings.Severity;
 import mildtilt.geometry.Vector;
-import mildtilt.id.Id;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.rules.Rules.Welding;
 import mildtilt.shop.FoundFigures;
 import mildtilt.shop.FoundFigures.Verdict;
-import mildtilt.shop.JoinRoom;
+import mildtilt.shop.Lengthening;
 import mildtilt.shop.ReachedByHeat;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
@@ -117,14 +114,11 @@ final class FoundChecks {
 
     private List<Remedy> longer(FoundFigures f) {
         List<Remedy> all = new ArrayList<>();
-        Shaft shaft = column.shafts().get(f.shaft());
         School school = job.rules().welding() == Welding.FORBIDDEN ? School.COUPLING : School.SLEEVE;
-        ShaftJoin join = new ShaftJoin(Id.Kind.JOIN.first(), shaft.id(), 1, school);
-        JoinRoom.of(job, join, column.length(f.shaft()))
-                .best()
-                .ifPresent(at -> all.add(new Remedy(
-                        Phrase.of("Lengthen it by a join at {0}, " + school.label(), Quantity.length(at)),
-                        j -> j.editMaking(m -> m.withJoin(shaft.id(), at, school)))));
+        Lengthening.of(job, f.shaft(), school)
+                .ifPresent(l -> all.add(new Remedy(
+                        Phrase.of("Lengthen it by a join at {0}, " + school.label(), Quantity.length(l.along())),
+                        j -> l.apply(j, f.shaft(), school))));
         if (f.shaft() < column.joints().size() && -f.over() < column.length(f.shaft()) / 2) {
             all.add(new Remedy(
                     Phrase.of(
