@@ -357,7 +357,7 @@ class MakeStageTest {
         assertThat(making().plan().mark("trial").skipped()).isTrue();
         // The column stays where it is, and the gear is led to it; then as usual again.
         press(robot, "#step-gear");
-        AppWindow.untilSays(robot, "#make-run", "Proof: From what it drives to what drives it: left tie rod");
+        AppWindow.untilSays(robot, "#make-run", "Proof: Between ball centres: left tie rod");
         choose(robot, "#run-located-gear", "the column");
         AppWindow.untilSays(robot, "#make-run", "because you said that it is located by that");
         assertThat(robot.lookup("#step-mounts").queryButton().getText()).startsWith("4. Tack the column");

@@ -91,11 +91,13 @@ final class SettingOut extends Steps {
 
     /** What the gear, or the bar before it, is measured by: the rods that will go in. */
     private Phrase betweenCentres() {
-        Phrase all = Phrase.of("From what it drives to what drives it:");
-        for (BenchSheet.RodLine l : b.bench().rods()) {
-            all = all.then(Phrase.of(" " + l.rod().label() + " {0};", Quantity.length(l.length())));
+        Phrase all = Phrase.of("Between ball centres:");
+        List<BenchSheet.RodLine> rods = b.bench().rods();
+        for (BenchSheet.RodLine l : rods) {
+            all = all.then(Phrase.of(
+                    " " + l.rod().label() + " {0}" + (l == rods.getLast() ? "." : ";"), Quantity.length(l.length())));
         }
-        return all.then(Phrase.of(" left and right as planned."));
+        return rods.isEmpty() ? Phrase.of("It stands where the plan has it.") : all;
     }
 
     private Optional<RelayPart> relayPart() {

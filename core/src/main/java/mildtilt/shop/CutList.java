@@ -3,6 +3,7 @@ package mildtilt.shop;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import mildtilt.build.AsFound;
 import mildtilt.build.Metal;
 import mildtilt.build.Piece;
 import mildtilt.build.RodMakeUp;
@@ -230,6 +231,15 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
             lines.addAll(shafts.lines());
             asTheyCome.addAll(shafts.asTheyCome());
             open.addAll(shafts.open());
+            AsFound asFound = job.making().asFound();
+            asFound.shafts().keySet().stream()
+                    .filter(id -> c.shaft(id).isEmpty())
+                    .forEach(id ->
+                            open.add(Phrase.of("\"" + Phrase.name(Names.of(job).apply(id))
+                                    + "\" as found is no shaft of the column any more: nothing is cut off it.")));
+            if (asFound.tube().isPresent() && c.tube().isEmpty()) {
+                open.add(Phrase.of("A column tube as found, but the column has none: nothing is cut off it."));
+            }
             found.stream()
                     .filter(f -> f.which() != FoundFigures.Which.SHAFT)
                     .forEach(f -> asFound(shop, f, "lower end faced square", lines, asTheyCome, open));

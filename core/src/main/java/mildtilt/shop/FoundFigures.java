@@ -27,11 +27,11 @@ import mildtilt.units.Quantity;
  * @param found lengths, mm
  * @param wanted length by the plan, mm; below 0 where there is no room for it
  * @param toJoint of a tube: from its lower bearing to the first joint, or to the gear, once it is cut as far as it
- *     goes,
- *     mm; of a shroud: from its lower edge to the fork. Below 0 past it. Empty for a shaft
+ *     goes, mm; of a shroud: from its lower edge to the fork. Below 0 past it. Empty for a shaft
  * @param next the joint or gear that is meant
  * @param made of a shaft with a join, what is made new where the rest is too short: what lies between two joins, else
- *     its shorter end, but never where it slides; empty, too, where a shaft slides and it is not said where
+ *     its shorter end that is long enough, but never where it slides; empty, too, where a shaft slides and it is not
+ *     said where
  */
 public record FoundFigures(
         Element at,
@@ -147,10 +147,11 @@ public record FoundFigures(
                 c.cutLength(i),
                 Optional.empty(),
                 next(c, i),
-                made(joins, c, i));
+                made(joins, c, i, c.cutLength(i) - found.length()));
     }
 
-    private static Optional<Piece> made(List<Double> joins, Column c, int shaft) {
+    /** @param least length of what is made new, mm */
+    private static Optional<Piece> made(List<Double> joins, Column c, int shaft, double least) {
         boolean meetUnknown =
                 c.shafts().get(shaft).slide().filter(s -> s.middle().isEmpty()).isPresent();
         if (joins.isEmpty() || meetUnknown) {
@@ -169,6 +170,7 @@ public record FoundFigures(
                 .filter(p -> c.slidesOver(shaft)
                         .filter(s -> s.from() - before < p.to && s.to() - before > p.from)
                         .isEmpty())
+                .filter(p -> p.to - p.from >= least)
                 .min(Comparator.<Piece, Boolean>comparing(p -> p.from == 0 || p.to == length)
                         .thenComparing(p -> p.to - p.from));
     }

@@ -28,7 +28,7 @@ public record JoinRoom(Optional<Stretch> any, Optional<Stretch> cool) {
     static JoinRoom of(Job job, ShaftJoin join, double least, double most) {
         Longest any = new Longest();
         Longest cool = new Longest();
-        for (double at = least + STEP; at < most; at += STEP) {
+        for (double at = Math.floor(least) + STEP; at < most; at += STEP) {
             Optional<JoinFigures> f = JoinFigures.of(job, join.withAlong(at))
                     .filter(x -> x.noRoom().isEmpty() && x.mayNotClose().isEmpty());
             any.next(at, f.isPresent());

@@ -16,7 +16,8 @@ import mildtilt.job.Job;
 /**
  * Where a shaft is joined to another piece.
  *
- * <p>Both halves of a shaft that slides stay as they were found but for the end that is made new. Lengthened at its wheel
+ * <p>Both halves of a shaft that slides stay as they were found but for the end that is made new. Lengthened at its
+ * wheel
  * end, its overlap stays where it is from the gear end, and the other way round: so where the halves meet follows from
  * which end is made new.
  *
@@ -41,8 +42,17 @@ public record Lengthening(double along, Optional<Double> middle) {
                 .map(m -> m - before)
                 .orElse(found.get().length() / 2);
         double atGear = before + onPart;
-        double atWheel = atGear + c.cutLength(shaft) - found.get().length();
-        return Stream.of(place(job, shaft, school, atWheel, true), place(job, shaft, school, atGear, false))
+        double missing = c.cutLength(shaft) - found.get().length();
+        double atWheel = atGear + missing;
+        // What is made new is as long as what is missing at least.
+        return Stream.of(
+                        place(job, shaft, school, atWheel, new Stretch(before + Math.max(0, missing), atWheel)),
+                        place(
+                                job,
+                                shaft,
+                                school,
+                                atGear,
+                                new Stretch(atGear, before + c.cutLength(shaft) - Math.max(0, missing))))
                 .flatMap(Optional::stream)
                 .max(Comparator.comparingDouble(p -> p.room))
                 .map(p -> p.it);
@@ -50,19 +60,15 @@ public record Lengthening(double along, Optional<Double> middle) {
 
     private record Place(double room, Lengthening it) {}
 
-    /** The longest stretch on one side of the overlap. */
-    private static Optional<Place> place(Job job, int shaft, School school, double middle, boolean wheelSide) {
+    /** The longest stretch within some, the overlap's middle being there. */
+    private static Optional<Place> place(Job job, int shaft, School school, double middle, Stretch within) {
         if (middle <= 0) {
             return Optional.empty();
         }
         Job then = job.editColumn(
                 c -> c.editShaft(shaft, s -> s.withSlide(s.slide().map(x -> x.withMiddle(Optional.of(middle))))));
         Column c = then.column().orElseThrow();
-        JoinRoom room = JoinRoom.of(
-                then,
-                join(c.shafts().get(shaft), school),
-                wheelSide ? 0 : middle,
-                wheelSide ? middle : c.length(shaft));
+        JoinRoom room = JoinRoom.of(then, join(c.shafts().get(shaft), school), within.from(), within.to());
         Optional<Stretch> free = room.cool().or(room::any);
         return room.best()
                 .map(at -> new Place(

@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
 import mildtilt.analysis.Analysis;
 import mildtilt.build.AsFound;
 import mildtilt.build.Making;
@@ -39,6 +40,7 @@ import mildtilt.job.Targets;
 import mildtilt.job.Vehicle;
 import mildtilt.report.Papers;
 import mildtilt.shop.FoundFigures.Verdict;
+import mildtilt.steer.position.SteeringTrain;
 import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.Test;
 
@@ -163,6 +165,56 @@ class FoundFiguresTest {
         Job within = job.editMaking(m -> m.withJoin(LOWER, 160, ShaftJoin.School.SLEEVE));
         assertThat(only(within, Fault.JOIN_LOST).what().text(LengthUnit.MM))
                 .contains("slide in each other from 110.0 mm to 210.0 mm");
+    }
+
+    /**
+     * Whatever its length and wherever its halves meet: nothing is kept that was not there, and it comes out as
+     * planned.
+     */
+    @Test
+    void whatIsKeptWasThere() {
+        Random random = new Random(24);
+        int lengthened = 0;
+        for (int i = 0; i < 200; i++) {
+            double length = 260 + random.nextInt(105);
+            double middle = 90 + random.nextInt((int) length - 130);
+            Job job = found(AsFound.NOTHING.withShaft(LOWER, Optional.of(new PartAsFound(length, length, Limit.OTHER))))
+                    .editColumn(c ->
+                            c.editShaft(1, s -> s.withSlide(Optional.of(new Slide(60, 40, 20, Optional.of(middle))))));
+            Optional<Lengthening> way = Lengthening.of(job, 1, ShaftJoin.School.SLEEVE);
+            if (way.isEmpty()) {
+                continue;
+            }
+            Job joined = way.get().apply(job, 1, ShaftJoin.School.SLEEVE);
+            if (FoundFigures.of(joined).getFirst().verdict() != Verdict.LENGTHENED) {
+                continue;
+            }
+            lengthened++;
+            double outer = middle - 15 + 30;
+            double inner = length - (middle - 15) + 30;
+            double gap = joined.making().workshop().rootGap();
+            List<CutList.CutLine> lines = new ShaftCuts(
+                            joined,
+                            joined.column().orElseThrow(),
+                            BenchSheet.of(joined, new SteeringTrain(joined)),
+                            JoinFigures.of(joined),
+                            FoundFigures.of(joined))
+                    .lines().stream()
+                            .filter(l -> l.name().startsWith("Folding shaft,"))
+                            .toList();
+            String what = length + " found, halves meeting at " + middle;
+            for (CutList.CutLine l : lines) {
+                if (l.section().isEmpty()) {
+                    assertThat(l.finished())
+                            .as(what + ": " + l.name())
+                            .isLessThanOrEqualTo((l.name().contains("outer") ? outer : inner) + 1e-9);
+                }
+            }
+            assertThat(lines.stream().mapToDouble(CutList.CutLine::finished).sum())
+                    .as(what)
+                    .isCloseTo(370 + 60 - gap, within(1e-9));
+        }
+        assertThat(lengthened).as("shafts that could be lengthened").isGreaterThan(60);
     }
 
     /** A weld laid in one go, 90 mm from a bearing, and where it is cool. */
