@@ -30,11 +30,13 @@ import mildtilt.column.Column;
 import mildtilt.column.ColumnTube;
 import mildtilt.findings.Fault;
 import mildtilt.findings.Finding;
+import mildtilt.geometry.Point;
 import mildtilt.io.jobfile.DemoJob;
 import mildtilt.job.Change;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.job.Plan;
+import mildtilt.linkage.KnuckleArm;
 import mildtilt.linkage.rods.Rod;
 import mildtilt.rules.Rules.Welding;
 import mildtilt.units.LengthText;
@@ -279,6 +281,14 @@ class MakeStageTest {
         assertThat(app.bench.job().column().orElseThrow().tube().orElseThrow().to())
                 .isCloseTo(tube.to() + 18, within(1e-9));
         AppWindow.untilSays(robot, "#make-found", "Column tube is cut. Take 42.0 mm off its lower end");
+        // A used knuckle whose arm ends elsewhere: what is cut and moved.
+        press(robot, "#found-add-left-steering");
+        AppWindow.untilSays(robot, "#make-found", "The left steering arm stays as it is.");
+        Point end = KnuckleArm.LEFT_STEERING.end(app.bench.job().axle().orElseThrow());
+        type(robot, "#found-z-left-steering", String.valueOf(end.z() - 7));
+        AppWindow.untilSays(robot, "#make-found", "The boss moves 7.0 mm in all");
+        press(robot, "#found-drop-left-steering");
+        assertThat(making().asFound().arms()).isEmpty();
         sheet(robot, MakeSheet.CUT_LIST);
         AppWindow.untilSays(robot, "#table-cut-list", LengthText.format(wanted, LengthUnit.MM));
         AppWindow.untilSays(robot, "#make-cut-list", "the part as found");

@@ -59,6 +59,7 @@ import mildtilt.describe.Kind.Day;
 import mildtilt.describe.Kind.Flag;
 import mildtilt.describe.Kind.Group;
 import mildtilt.describe.Kind.Many;
+import mildtilt.describe.Kind.Place;
 import mildtilt.describe.Kind.Reference;
 import mildtilt.describe.Kind.Size;
 import mildtilt.describe.Kind.StepKey;
@@ -66,6 +67,7 @@ import mildtilt.describe.Kind.Text;
 import mildtilt.describe.Kind.Whole;
 import mildtilt.describe.Part;
 import mildtilt.id.Id;
+import mildtilt.linkage.KnuckleArm;
 import mildtilt.linkage.rods.Rod;
 
 /** How a job is made. */
@@ -508,6 +510,10 @@ public final class MakingParts {
             .inline("part", PART_AS_FOUND)
             .help("the cover round a column as it was found");
 
+    private static final Part<AsFound.ArmAsFound> ARM_AS_FOUND = Part.of(AsFound.ArmAsFound.class)
+            .needs("end", "end_mm", Place.ANYWHERE, "the joint at its end, with its knuckle in place, straight ahead")
+            .help("a steering arm of a used knuckle");
+
     public static final Part<AsFound> AS_FOUND = Part.of(AsFound.class)
             .usual(
                     "shafts",
@@ -517,7 +523,13 @@ public final class MakingParts {
                     "shafts that are there already")
             .may("tube", "tube", new Group<>(PART_AS_FOUND), "the column tube")
             .may("shroud", "shroud", new Group<>(SHROUD_AS_FOUND), "the cover round it")
-            .help("parts of the column that are there already, as they were found");
+            .omits(
+                    "arms",
+                    "arms",
+                    new ByConstant<>(KnuckleArm.class, ARM_AS_FOUND),
+                    Map.of(),
+                    "steering arms of used knuckles")
+            .help("parts that are there already, as they were found");
 
     public static final Part<Making> MAKING = Part.of(Making.class)
             .usual("workshop", "workshop", new Group<>(WORKSHOP), Workshop.USUAL, "the workshop")
@@ -534,12 +546,7 @@ public final class MakingParts {
                     new Group<>(STOP_BOLT),
                     StopBolt.USUAL,
                     "where the knuckles' lock stops act, both alike")
-            .omits(
-                    "asFound",
-                    "as_found",
-                    new Group<>(AS_FOUND),
-                    AsFound.NOTHING,
-                    "parts of the column that are there already")
+            .omits("asFound", "as_found", new Group<>(AS_FOUND), AsFound.NOTHING, "parts that are there already")
             .usual("joins", "joins", new Many<>(new Group<>(JOIN), 0, 50), List.of(), "where shafts are made of two")
             .usual(
                     "pieces",

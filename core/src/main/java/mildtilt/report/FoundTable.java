@@ -1,13 +1,31 @@
 package mildtilt.report;
 
+import java.util.ArrayList;
 import java.util.List;
+import mildtilt.arms.ArmFigures;
+import mildtilt.shop.CutList;
 import mildtilt.shop.FoundFigures;
 import mildtilt.units.Quantity;
 
-/** Parts of the column as they were found. */
+/** Parts as they were found. */
 public final class FoundTable {
 
     private FoundTable() {}
+
+    /** What is cut and moved on the arms of used knuckles. */
+    public static Table arms(List<ArmFigures> arms) {
+        List<List<Cell>> rows = new ArrayList<>();
+        for (ArmFigures a : arms) {
+            for (int i = 0; i < a.steps().size(); i++) {
+                rows.add(List.of(
+                        Cell.of(CutList.capital(a.name())),
+                        Cell.of(i + 1),
+                        Cell.of(a.steps().get(i))));
+            }
+        }
+        return new Table(
+                "cut-and-move", "Cut and move", List.of("arm", "step", "do"), List.of("Arm", "Step", "Do"), rows);
+    }
 
     /** What is taken off the parts of the column that are there. */
     public static Table of(List<FoundFigures> found) {

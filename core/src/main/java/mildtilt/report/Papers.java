@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import mildtilt.analysis.Analysis;
+import mildtilt.arms.ArmFigures;
 import mildtilt.build.AsFound;
 import mildtilt.build.RodMakeUp;
 import mildtilt.build.Workshop;
@@ -49,6 +50,7 @@ public record Papers(
         StopFigures stops,
         List<JoinFigures> joins,
         List<FoundFigures> found,
+        List<ArmFigures> arms,
         List<Fits.Fit> fits,
         Templates templates,
         RunSheet run,
@@ -66,6 +68,7 @@ public record Papers(
         StopFigures stops = StopFigures.of(job, analysis.train(), analysis.steer());
         List<JoinFigures> joins = JoinFigures.of(job);
         List<FoundFigures> found = FoundFigures.of(job);
+        List<ArmFigures> arms = ArmFigures.of(job);
         Templates templates = Templates.of(
                 job, analysis.clearance().map(ClearanceFigures::notches).orElse(List.of()));
         CutList cuts = CutList.of(job, analysis.bench(), rods, rackRods, joins, found, plates(templates, shop.sets()));
@@ -80,6 +83,7 @@ public record Papers(
                         stops,
                         joins,
                         found,
+                        arms,
                         analysis.steer(),
                         analysis.clearance().map(ClearanceFigures::notches).orElse(List.of()),
                         analysis.clearance().flatMap(ClearanceFigures::tightest))),
@@ -95,6 +99,7 @@ public record Papers(
                 stops,
                 joins,
                 found,
+                arms,
                 Fits.of(job, analysis.catalogue()),
                 templates,
                 run,

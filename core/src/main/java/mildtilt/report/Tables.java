@@ -33,6 +33,7 @@ final class Tables {
                 cuts(p.cuts()),
                 plates(p.cuts()),
                 FoundTable.of(p.found()),
+                FoundTable.arms(p.arms()),
                 stock(p.stock()),
                 joints(p),
                 forks(p),

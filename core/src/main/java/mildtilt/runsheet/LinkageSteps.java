@@ -2,6 +2,7 @@ package mildtilt.runsheet;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 import mildtilt.build.LocatingStep;
 import mildtilt.build.Piece;
 import mildtilt.build.RodMakeUp;
@@ -9,6 +10,7 @@ import mildtilt.catalogue.Catalogue;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.TwoEnded;
+import mildtilt.shop.CutList;
 import mildtilt.shop.Fits;
 import mildtilt.shop.RackRodFigures;
 import mildtilt.shop.RodFigures;
@@ -36,7 +38,7 @@ final class LinkageSteps extends Steps {
                 .filter(p -> p instanceof Piece.ArmPlate)
                 .map(p -> (Piece.ArmPlate) p)
                 .toList();
-        if (!arms.isEmpty()) {
+        if (!arms.isEmpty() || !b.arms().isEmpty()) {
             step(
                     "arms",
                     "Fit the arms",
@@ -138,14 +140,15 @@ final class LinkageSteps extends Steps {
                         + "wanted."));
     }
 
-    private List<Phrase> armLengths(List<Piece.ArmPlate> arms) {
+    /** Arms made from plate by their length, arms of used knuckles by what is cut and moved. */
+    private List<Phrase> armLengths(List<Piece.ArmPlate> plates) {
         SteeredAxle axle = b.job().axle().orElseThrow();
-        return arms.stream()
-                .flatMap(a -> a.of().length(axle).stream()
-                        .map(mm -> Phrase.of(
-                                Phrase.name(a.name()) + ": {0} from its axis, square, to its end.",
-                                Quantity.length(mm))))
-                .toList();
+        Stream<Phrase> found = b.arms().stream().flatMap(a -> a.steps().stream()
+                .map(s -> Phrase.of(CutList.capital(a.name()) + ": ").then(s)));
+        Stream<Phrase> made = plates.stream().flatMap(a -> a.of().length(axle).stream()
+                .map(mm -> Phrase.of(
+                        Phrase.name(a.name()) + ": {0} from its axis, square, to its end.", Quantity.length(mm))));
+        return Stream.concat(made, found).toList();
     }
 
     /** Both locks alike, and nothing but the stops takes the blow. */

@@ -3,6 +3,7 @@ package mildtilt.runsheet;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import mildtilt.arms.ArmFigures;
 import mildtilt.clearance.Notch;
 import mildtilt.clearance.PairGap;
 import mildtilt.job.Job;
@@ -28,6 +29,7 @@ public final class StepList {
             StopFigures stops,
             List<JoinFigures> joins,
             List<FoundFigures> found,
+            List<ArmFigures> arms,
             Optional<SteerFigures> steer,
             List<Notch> notches,
             Optional<PairGap> tightest) {}

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Stream;
 import mildtilt.analysis.Analysis;
+import mildtilt.arms.ArmFigures;
 import mildtilt.arms.KnuckleChange;
 import mildtilt.arms.KnuckleEdits;
 import mildtilt.findings.Finding;
@@ -97,12 +98,13 @@ final class TableCommands {
             name = "found",
             mixinStandardHelpOptions = true,
             description = "What is taken off the parts of the column that are there already, what limits it, and what "
-                    + "would free more.")
+                    + "would free more; and what is cut and moved on the arms of used knuckles.")
     static final class Found extends OfAJob {
         @Override
         List<Table> tables(Job job) {
-            List<FoundFigures> all = FoundFigures.of(job);
-            return all.isEmpty() ? List.of() : List.of(FoundTable.of(all));
+            return Stream.of(FoundTable.of(FoundFigures.of(job)), FoundTable.arms(ArmFigures.of(job)))
+                    .filter(t -> !t.rows().isEmpty())
+                    .toList();
         }
 
         @Override

@@ -2,7 +2,9 @@ package mildtilt.app.make;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.function.DoubleFunction;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import javafx.scene.Node;
@@ -13,11 +15,15 @@ import mildtilt.build.PartAsFound;
 import mildtilt.build.ShroudAsFound;
 import mildtilt.column.Column;
 import mildtilt.column.Shaft;
+import mildtilt.geometry.Point;
+import mildtilt.linkage.KnuckleArm;
+import mildtilt.linkage.SteeredAxle;
 import mildtilt.report.Papers;
+import mildtilt.shop.CutList;
 import mildtilt.shop.FoundFigures;
 import mildtilt.shop.FoundFigures.Which;
 
-/** Parts of the column that are on the bench already: how long they are, and what is taken off which. */
+/** Parts that are on the bench already: how long they are, what is taken off which, and what is cut and moved. */
 final class FoundPane extends MakePane {
 
     FoundPane(Workbench bench, PapersDesk desk) {
@@ -29,12 +35,13 @@ final class FoundPane extends MakePane {
     protected void show(Papers p) {
         title(
                 "Parts as found",
-                "Parts of the column that you have already. Give how long each is, and the shortest it can be made: up "
-                        + "to a bearing seat, a bracket or a collapse section. What comes off it follows from the "
-                        + "plan. The blue mark on a part is the shortest it can be.");
+                "Parts that you have already. Give how long each is, and the shortest it can be made: up to a bearing "
+                        + "seat, a bracket or a collapse section. What comes off it follows from the plan. The blue "
+                        + "mark on a part is the shortest it can be.");
         Optional<Column> column = p.analysis().job().column();
         if (column.isEmpty()) {
             hint("This job has no column yet.");
+            arms(p);
             return;
         }
         Column c = column.get();
@@ -87,9 +94,66 @@ final class FoundPane extends MakePane {
             head("On the bench besides");
             row(more.toArray(Node[]::new));
         }
+        arms(p);
         if (p.found().isEmpty()) {
             hint("Nothing is said of any yet: then shafts are cut from bar, and the tube is bought.");
         }
+    }
+
+    /** Arms of used knuckles, by where their ends are. */
+    private void arms(Papers p) {
+        Optional<SteeredAxle> axle = p.analysis().job().axle();
+        if (axle.isEmpty()) {
+            return;
+        }
+        head("Arms of used knuckles");
+        List<Node> more = new ArrayList<>();
+        for (KnuckleArm arm : KnuckleArm.of(axle.get())) {
+            Optional<Point> end = Optional.ofNullable(
+                            p.analysis().job().making().asFound().arms().get(arm))
+                    .map(AsFound.ArmAsFound::end);
+            String id = arm.name().toLowerCase(Locale.ROOT).replace('_', '-');
+            String name = arm.label(axle.get());
+            if (end.isEmpty()) {
+                more.add(small(
+                        "I have the " + name,
+                        "found-add-" + id,
+                        () -> edit(
+                                CutList.capital(name) + " as found",
+                                x -> x.withArm(arm, Optional.of(arm.end(axle.get()))))));
+                continue;
+            }
+            p.arms().stream()
+                    .filter(a -> a.arm() == arm)
+                    .flatMap(a -> a.steps().stream())
+                    .forEach(s -> say(s.text(bench.lengthUnit())));
+            Point e = end.get();
+            row(
+                    named("End as found", Wrap.whole(CutList.capital(name))),
+                    at(arm, "x", id, e.x(), x -> new Point(x, e.y(), e.z())),
+                    at(arm, "y", id, e.y(), y -> new Point(e.x(), y, e.z())),
+                    at(arm, "z", id, e.z(), z -> new Point(e.x(), e.y(), z)),
+                    named(
+                            " ",
+                            small(
+                                    "I don't have it",
+                                    "found-drop-" + id,
+                                    () -> edit(
+                                            CutList.capital(name) + " is not there",
+                                            x -> x.withArm(arm, Optional.empty())))));
+        }
+        if (!more.isEmpty()) {
+            hint("Put the knuckle in place, straight ahead, and measure where the joint at the arm's end is.");
+            row(more.toArray(Node[]::new));
+        }
+    }
+
+    private Node at(KnuckleArm arm, String axis, String id, double mm, DoubleFunction<Point> to) {
+        return length(
+                axis,
+                "found-" + axis + "-" + id,
+                mm,
+                (j, v) -> j.editMaking(m -> m.editAsFound(x -> x.withArm(arm, Optional.of(to.apply(v))))));
     }
 
     private static double start(Column c, AsFound found, FoundFigures f) {
