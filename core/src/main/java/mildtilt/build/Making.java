@@ -20,7 +20,7 @@ import mildtilt.withers.Withers;
  * @param rods how each rod is put together, as far as chosen
  * @param rackRods rods that a rack has of its own, with an end screwed on; such a rod has no other make-up
  * @param stopBolt where the knuckles' lock stops act
- * @param asFound parts of the column that are there already
+ * @param asFound parts that are there already
  * @param pieces made besides; names differ, so that people can tell them apart
  */
 @Withers

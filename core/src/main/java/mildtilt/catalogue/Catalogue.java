@@ -58,6 +58,9 @@ public record Catalogue(
 
     /** These parts, and after them those of another catalogue. */
     public Catalogue and(Catalogue more) {
+        if (equals(NONE)) {
+            return more;
+        }
         Map<String, PartAsFound> found = new TreeMap<>(more.asFound);
         found.putAll(asFound);
         return new Catalogue(

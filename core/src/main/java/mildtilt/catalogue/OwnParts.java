@@ -5,7 +5,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Function;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import mildtilt.build.AsFound;
 import mildtilt.build.PartAsFound;
@@ -14,6 +13,7 @@ import mildtilt.column.Bearing;
 import mildtilt.column.Column;
 import mildtilt.column.Joint;
 import mildtilt.column.Shaft;
+import mildtilt.describe.Kind.Text;
 import mildtilt.geometry.Point;
 import mildtilt.id.Id;
 import mildtilt.job.Element;
@@ -25,9 +25,6 @@ import mildtilt.job.Job;
  */
 public final class OwnParts {
 
-    /** As long as a name in a file may be. */
-    private static final int LONGEST_NAME = 200;
-
     private OwnParts() {}
 
     /** The part of a job's column of an id; {@code tube} for its tube. Empty if there is none. */
@@ -36,20 +33,12 @@ public final class OwnParts {
             if (id.equals("tube")) {
                 return c.tube().map(_ -> new Element.Tube());
             }
-            Optional<Element> shaft =
-                    indexOf(c.shafts(), s -> s.id().text(), id).map(Element.ShaftAt::new);
-            Optional<Element> joint =
-                    indexOf(c.joints(), j -> j.id().text(), id).map(Element.JointAt::new);
-            return shaft.or(() -> joint)
-                    .or(() -> indexOf(c.bearings(), b -> b.id().text(), id).map(Element.BearingAt::new));
+            Optional<Id> known = c.partIds().filter(p -> p.text().equals(id)).findFirst();
+            Optional<Element> shaft = known.flatMap(c::shaft).map(Element.ShaftAt::new);
+            Optional<Element> joint = known.flatMap(c::joint).map(Element.JointAt::new);
+            return shaft.or(() -> joint).or(() -> known.flatMap(c::bearing)
+                    .map(b -> new Element.BearingAt(c.bearings().indexOf(b))));
         });
-    }
-
-    private static <T> Optional<Integer> indexOf(List<T> all, Function<T, String> id, String wanted) {
-        return IntStream.range(0, all.size())
-                .boxed()
-                .filter(i -> id.apply(all.get(i)).equals(wanted))
-                .findFirst();
     }
 
     /** What a part of a job is called among one's own; empty for what can't be kept. */
@@ -59,7 +48,7 @@ public final class OwnParts {
                 || part instanceof Element.BearingAt
                 || part instanceof Element.Tube;
         String name = Element.label(job, part) + ", " + job.title();
-        return kept ? Optional.of(name.substring(0, Math.min(name.length(), LONGEST_NAME))) : Optional.empty();
+        return kept ? Optional.of(name.substring(0, Math.min(name.length(), Text.NAME.most()))) : Optional.empty();
     }
 
     /**

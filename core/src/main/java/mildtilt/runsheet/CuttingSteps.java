@@ -78,7 +78,8 @@ final class CuttingSteps extends Steps {
                                     ? Phrase.of(Phrase.name(s.name()) + ": both forks in line.")
                                     : Phrase.of(
                                             Phrase.name(s.name()) + ": gear-end fork {0} " + m.way()
-                                                    + " from the wheel-end fork, seen from the wheel: {1} round Ø {2}.",
+                                                    + " from the wheel-end fork, seen from the wheel: "
+                                                    + "{1} round Ø {2}.",
                                             Quantity.angle(Math.abs(m.deg())),
                                             Quantity.fine(m.arc()),
                                             Quantity.length(m.diameter()))));

@@ -12,7 +12,7 @@ abstract class Steps {
     protected final StepList.Basis b;
     private final List<RunStep> steps;
 
-    /** @param steps made so far, added to */
+    /** @param steps the list that they are added to */
     Steps(StepList.Basis basis, List<RunStep> steps) {
         b = basis;
         this.steps = steps;

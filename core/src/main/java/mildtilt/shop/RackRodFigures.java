@@ -16,8 +16,8 @@ import mildtilt.units.Quantity;
  *
  * <p>Along the rod from the inner ball: the thread begins at length − threaded and ends at the tip, at length. The
  * mouth of the end stands at centres − reach, and the tip is in it by what is left. It holds on too little thread if
- * it is in by less than the least. It does not go on far enough if the tip meets the ground of the socket, which cutting
- * the tip off cures, or if the jam nut, on the mouth, meets the end of the thread, which only more thread does.
+ * it is in by less than the least. It does not go on far enough if the tip meets the ground of the socket, which
+ * cutting the tip off cures, or if the jam nut, on the mouth, meets the end of the thread, which only more thread does.
  *
  * @param rod it stands for
  * @param it as it is there

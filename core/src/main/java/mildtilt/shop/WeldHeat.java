@@ -8,8 +8,8 @@ package mildtilt.shop;
  *
  * <pre>T(x, t) = Q / (ρc A √(4π α t)) · exp(−x² / 4αt − λt),   λ = h P / (ρc A)</pre>
  *
- * (an instantaneous plane source in an infinite rod with losses). At a distance x it is hottest when {@code 4αλt² + 2αt
- * = x²}. Real shafts end in forks, which take heat up: that keeps them cooler. The next run on a shaft that is still
+ * (an instantaneous plane source in an infinite rod with losses). At a distance x it is hottest when
+ * {@code 4αλt² + 2αt = x²}. Real shafts end in forks, which take heat up: that keeps them cooler. The next run on a shaft that is still
  * warm makes it hotter.
  *
  * @param joules that the run leaves in the shaft

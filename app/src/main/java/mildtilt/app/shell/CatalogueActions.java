@@ -50,17 +50,19 @@ public final class CatalogueActions {
     }
 
     /** Edits what is in the file now: another window of the program may have kept a part meanwhile. */
-    private void keepParts(Window owner, UnaryOperator<Catalogue> edit) {
+    private boolean keepParts(Window owner, UnaryOperator<Catalogue> edit) {
         try {
             Catalogue mine = edit.apply(own.ownParts());
             own.keepParts(mine);
             bench.ownPartsProperty().set(mine);
             use(own.load());
+            return true;
         } catch (JobFileException e) {
             Documents.tell(owner, "Your own parts stay as they are.", e.getMessage());
         } catch (IOException e) {
             Documents.tell(owner, "Your own parts stay as they are.", SafeFiles.reason(e));
         }
+        return false;
     }
 
     public void saveCopy(Window owner) {

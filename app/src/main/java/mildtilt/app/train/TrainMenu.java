@@ -63,8 +63,9 @@ public final class TrainMenu {
         MenuItem keep = new MenuItem("Keep it in my parts");
         keep.setId("keep");
         keep.setOnAction(_ -> {
-            bench.editOwnParts(mine -> OwnParts.with(mine, bench.job(), element));
-            bench.say("Kept in my parts: " + kept + ". Swap it for is where to find it.");
+            if (bench.editOwnParts(mine -> OwnParts.with(mine, bench.job(), element))) {
+                bench.say("Kept in my parts: " + kept + ". Find it under Swap it for.");
+            }
         });
         all.add(keep);
         Menu delete = new Menu("Delete from my parts");
@@ -73,8 +74,9 @@ public final class TrainMenu {
             MenuItem item = new MenuItem(n);
             item.setMnemonicParsing(false);
             item.setOnAction(_ -> {
-                bench.editOwnParts(mine -> OwnParts.without(mine, n));
-                bench.say("Deleted from my parts: " + n + ".");
+                if (bench.editOwnParts(mine -> OwnParts.without(mine, n))) {
+                    bench.say("Deleted from my parts: " + n + ".");
+                }
             });
             delete.getItems().add(item);
         });

@@ -6,7 +6,7 @@ import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Consumer;
+import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
@@ -66,7 +66,10 @@ public final class Workbench implements AutoCloseable {
     private final ObjectProperty<Optional<Spotlight>> spotlight = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<CompareWith> compared = new SimpleObjectProperty<>(CompareWith.LAST_CHANGE);
     private final ObjectProperty<Catalogue> ownParts = new SimpleObjectProperty<>(Catalogue.NONE);
-    private Consumer<UnaryOperator<Catalogue>> partsKeeper = edit -> ownParts.set(edit.apply(ownParts.get()));
+    private Predicate<UnaryOperator<Catalogue>> partsKeeper = edit -> {
+        ownParts.set(edit.apply(ownParts.get()));
+        return true;
+    };
     private final ObjectProperty<Catalogue> catalogue = new SimpleObjectProperty<>(CatalogueFile.shipped());
     private final ObjectProperty<SideTab> sideTab = new SimpleObjectProperty<>(SideTab.FINDINGS);
     private final ObjectProperty<Optional<Ghost>> ghost = new SimpleObjectProperty<>(Optional.empty());
@@ -231,14 +234,14 @@ public final class Workbench implements AutoCloseable {
         return ownParts;
     }
 
-    /** Who keeps the user's own parts; until then they last as long as the window. */
-    public void keepPartsBy(Consumer<UnaryOperator<Catalogue>> keeper) {
+    /** Who keeps the user's own parts and says whether it did; until then they last as long as the window. */
+    public void keepPartsBy(Predicate<UnaryOperator<Catalogue>> keeper) {
         partsKeeper = keeper;
     }
 
-    /** Changes the user's own parts, which stay between jobs. */
-    public void editOwnParts(UnaryOperator<Catalogue> edit) {
-        partsKeeper.accept(edit);
+    /** Changes the user's own parts, which stay between jobs. @return false if they could not be kept, which is said */
+    public boolean editOwnParts(UnaryOperator<Catalogue> edit) {
+        return partsKeeper.test(edit);
     }
 
     /**

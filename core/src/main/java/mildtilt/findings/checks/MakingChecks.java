@@ -381,8 +381,7 @@ final class MakingChecks {
                         Phrase.of("The join in " + Phrase.name(names.apply(j.shaft())) + " may lie where it slides. ")
                                 .then(why),
                         Phrase.of("Where its halves meet is not said, so the middle is taken: give it under Part. "
-                                + "The cut "
-                                + "list leaves the join out."),
+                                + "The cut list leaves the join out."),
                         room(j))));
         heat(j, figures.get(), all);
         carries(j, figures.get(), all);
