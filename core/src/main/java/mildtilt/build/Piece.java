@@ -1,5 +1,6 @@
 package mildtilt.build;
 
+import java.util.List;
 import java.util.Optional;
 import mildtilt.gear.ArmGear;
 import mildtilt.geometry.ImpossibleGeometryException;
@@ -24,6 +25,25 @@ public sealed interface Piece {
             case BearingBracket p -> p.withId(other);
             case CopedTube p -> p.withId(other);
             case CentringJig p -> p.withId(other);
+            case TurnedShaft p -> p.withId(other);
+            case BearingHousing p -> p.withId(other);
+            case AdapterPlate p -> p.withId(other);
+            case SteadyPost p -> p.withId(other);
+        };
+    }
+
+    /** The same piece under another name. */
+    default Piece called(String other) {
+        return switch (this) {
+            case Length p -> p.withName(other);
+            case ArmPlate p -> p.withName(other);
+            case BearingBracket p -> p.withName(other);
+            case CopedTube p -> p.withName(other);
+            case CentringJig p -> p.withName(other);
+            case TurnedShaft p -> p.withName(other);
+            case BearingHousing p -> p.withName(other);
+            case AdapterPlate p -> p.withName(other);
+            case SteadyPost p -> p.withName(other);
         };
     }
 
@@ -193,6 +213,196 @@ public sealed interface Piece {
                 throw new ImpossibleGeometryException(
                         "The jig \"" + name
                                 + "\" must be at least twice as long as the larger shaft is thick, or it holds nothing in line.");
+            }
+        }
+    }
+
+    /** How far below its nominal size a turned diameter may lie: a tolerance of ISO 286. */
+    enum TurnedFit {
+        H6("h6"),
+        H7("h7"),
+        H9("h9");
+
+        private final String label;
+
+        TurnedFit(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+
+    /**
+     * A groove turned all round, for a pinch bolt.
+     *
+     * @param fromEnd from the shaft's end to the groove's middle
+     */
+    record Groove(double fromEnd, double width, double depth) {
+        public Groove {
+            if (!(fromEnd > 0 && width > 0 && depth > 0)) {
+                throw new ImpossibleGeometryException("A groove's place, width and depth must be above 0.");
+            }
+        }
+    }
+
+    /**
+     * One end of a turned shaft.
+     *
+     * @param length of its spline, flats, key or seat, from the end
+     * @param pinFromFlatDeg of the fork that goes there: from a flat, key or tooth of its bore to its pin, clockwise seen
+     *     from the wheel; 0 where they are in line
+     */
+    @Withers
+    record TurnedEnd(double length, double pinFromFlatDeg, Optional<Groove> groove)
+            implements PieceTurnedEndBuilder.With {
+        public TurnedEnd {
+            if (!(length > 0)) {
+                throw new ImpossibleGeometryException("The end of a turned shaft must be longer than 0.");
+            }
+        }
+    }
+
+    /**
+     * A shaft of the column made in one piece on a lathe: its sizes are the column's.
+     *
+     * @param shaft a shaft's of the column
+     * @param fit of its turned diameters
+     * @param centres whether both ends are centre-drilled
+     * @param runOut most of the seats between centres, as a dial reads it
+     */
+    @Withers
+    record TurnedShaft(
+            Id id,
+            String name,
+            Id shaft,
+            TurnedEnd wheelEnd,
+            TurnedEnd gearEnd,
+            TurnedFit fit,
+            boolean centres,
+            double runOut)
+            implements Piece, PieceTurnedShaftBuilder.With {
+        public TurnedShaft {
+            above0(name, runOut, "run-out");
+        }
+    }
+
+    /**
+     * A clamping housing for a bearing: a length of tube slit along, with a lug on either side of the slit.
+     *
+     * @param bearing a bearing's of the column
+     * @param bearingOutside diameter of its outer ring
+     * @param bearingWidth of that ring
+     * @param lugThickness of the flat a lug is cut from
+     * @param lugHeight beyond the tube's outside
+     * @param bolts along it that draw the lugs together
+     */
+    @Withers
+    record BearingHousing(
+            Id id,
+            String name,
+            Id bearing,
+            double bearingOutside,
+            double bearingWidth,
+            Section.Tube section,
+            double length,
+            double slit,
+            double lugThickness,
+            double lugHeight,
+            int bolts,
+            double boltHole,
+            int left,
+            int right)
+            implements Piece, PieceBearingHousingBuilder.With {
+        public BearingHousing {
+            above0(name, bearingOutside, "bearing's outside");
+            above0(name, bearingWidth, "bearing's width");
+            above0(name, length, "length");
+            above0(name, slit, "slit");
+            above0(name, lugThickness, "lugs' thickness");
+            above0(name, lugHeight, "lugs' height");
+            above0(name, boltHole, "bolt hole");
+            counts(name, left, right);
+            if (bolts < 1 || bolts > 6) {
+                throw new ImpossibleGeometryException("\"" + name + "\" is drawn together by 1 to 6 bolts.");
+            }
+        }
+    }
+
+    /** @param x from the plate's left edge, mm; @param y from its lower edge, mm */
+    record PlateHole(double x, double y, double diameter) {
+        public PlateHole {
+            if (!(diameter > 0) || !Double.isFinite(x) || !Double.isFinite(y)) {
+                throw new ImpossibleGeometryException("A hole's diameter must be above 0.");
+            }
+        }
+    }
+
+    /**
+     * A plate with holes, between a part and what it is bolted to.
+     *
+     * @param corner radius of its corners; 0 for sharp ones
+     */
+    @Withers
+    record AdapterPlate(
+            Id id,
+            String name,
+            double width,
+            double height,
+            double thickness,
+            double corner,
+            List<PlateHole> holes,
+            int left,
+            int right)
+            implements Piece, PieceAdapterPlateBuilder.With {
+        public AdapterPlate {
+            holes = List.copyOf(holes);
+            above0(name, width, "width");
+            above0(name, height, "height");
+            above0(name, thickness, "thickness");
+            counts(name, left, right);
+            if (!(corner >= 0 && corner <= Math.min(width, height) / 2)) {
+                throw new ImpossibleGeometryException(
+                        "The corners of \"" + name + "\" can't be rounder than half its narrower side, nor below 0.");
+            }
+        }
+    }
+
+    /**
+     * A threaded post that carries a bearing on a tab, with a nut above and a nut below the tab to set its height.
+     *
+     * @param bearing a bearing's of the column
+     * @param foot of the thing the tab is fixed to, an obstacle's
+     * @param mouth from the bearing's middle to the mouth of the hole that the post is screwed into
+     * @param engaged how far it is screwed in
+     * @param tab thickness of the tab
+     * @param standOff from the surface of what the tab is fixed to, to the tab's upper face
+     * @param nut height of each nut with its washer
+     * @param adjust how far it can be set up and down
+     */
+    @Withers
+    record SteadyPost(
+            Id id,
+            String name,
+            Id bearing,
+            Id foot,
+            ScrewThread thread,
+            double mouth,
+            double engaged,
+            double tab,
+            double standOff,
+            double nut,
+            double adjust)
+            implements Piece, PieceSteadyPostBuilder.With {
+        public SteadyPost {
+            above0(name, mouth, "bearing's middle to the hole's mouth");
+            above0(name, engaged, "thread in the bearing");
+            above0(name, tab, "tab's thickness");
+            above0(name, standOff, "tab's height");
+            above0(name, nut, "nut's height");
+            if (!(adjust >= 0)) {
+                throw new ImpossibleGeometryException("How far \"" + name + "\" can be set can't be negative.");
             }
         }
     }

@@ -116,6 +116,9 @@ public final class Ranges {
     public static final Range SLOPE_READ = Range.of("slope read", -85, 85, "below level");
     public static final Range PLAN_ANGLE_READ = Range.of("plan angle read", -360, 360, "from straight forward");
     public static final Range TRAVEL_READ = Range.of("travel read", -2000, 2000, "of a wheel");
+    public static final Range RUN_OUT = Range.of("run-out", 0.005, 5, "of a turned part, at most");
+    public static final Range CORNER = Range.of("corner", 0, 500, "radius of a plate's corners; 0 for sharp ones");
+    public static final Range SETTING = Range.of("setting", 0, 200, "how far a post is set up or down");
     public static final Range WALL_AWAY = Range.of("wall away", 200, 50000, "of a wall ahead");
     public static final Range FIGURE_READ = Range.of("figure read", -100000, 100000, "read at a trial");
     public static final Range INNER_READ = Range.of("inner read", 0.01, 89.99, "of the inner wheel on a turn plate");

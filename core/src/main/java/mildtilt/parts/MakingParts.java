@@ -1,32 +1,27 @@
 package mildtilt.parts;
 
 import static mildtilt.describe.Ranges.ALONG_A_SHAFT;
-import static mildtilt.describe.Ranges.ANGLE;
 import static mildtilt.describe.Ranges.BAR_LENGTH;
-import static mildtilt.describe.Ranges.BOLT_CIRCLE;
 import static mildtilt.describe.Ranges.CELSIUS;
-import static mildtilt.describe.Ranges.COORDINATE;
-import static mildtilt.describe.Ranges.COPE_ANGLE;
 import static mildtilt.describe.Ranges.FACING;
 import static mildtilt.describe.Ranges.HEAT_BETWEEN;
-import static mildtilt.describe.Ranges.HOLE;
 import static mildtilt.describe.Ranges.HOURS;
 import static mildtilt.describe.Ranges.HOURS_A_WEEK;
-import static mildtilt.describe.Ranges.INTO_ANOTHER;
 import static mildtilt.describe.Ranges.KERF;
-import static mildtilt.describe.Ranges.METAL_SIZE;
 import static mildtilt.describe.Ranges.MINUTES;
 import static mildtilt.describe.Ranges.NUT;
-import static mildtilt.describe.Ranges.PIECE_LENGTH;
 import static mildtilt.describe.Ranges.PREHEAT;
 import static mildtilt.describe.Ranges.PRICE;
 import static mildtilt.describe.Ranges.RATE;
 import static mildtilt.describe.Ranges.ROOT_GAP;
 import static mildtilt.describe.Ranges.STEER_ANGLE;
-import static mildtilt.describe.Ranges.THREAD_DIAMETER;
 import static mildtilt.describe.Ranges.THREAD_ENGAGEMENT;
-import static mildtilt.describe.Ranges.THREAD_PITCH;
 import static mildtilt.describe.Ranges.WALL;
+import static mildtilt.parts.StockParts.BORED;
+import static mildtilt.parts.StockParts.LENGTH;
+import static mildtilt.parts.StockParts.SECTION;
+import static mildtilt.parts.StockParts.THREAD;
+import static mildtilt.parts.StockParts.thread;
 
 import java.util.List;
 import java.util.Map;
@@ -37,11 +32,9 @@ import mildtilt.build.LocatingStep;
 import mildtilt.build.Making;
 import mildtilt.build.Metal;
 import mildtilt.build.PartAsFound;
-import mildtilt.build.Piece;
 import mildtilt.build.RackRod;
 import mildtilt.build.RodMakeUp;
 import mildtilt.build.ScrewThread;
-import mildtilt.build.Section;
 import mildtilt.build.ShaftJoin;
 import mildtilt.build.ShroudAsFound;
 import mildtilt.build.StopBolt;
@@ -51,7 +44,6 @@ import mildtilt.build.WeldedMetal;
 import mildtilt.build.WorkPlan;
 import mildtilt.build.Workshop;
 import mildtilt.describe.Form;
-import mildtilt.describe.Kind;
 import mildtilt.describe.Kind.ByConstant;
 import mildtilt.describe.Kind.ByKey;
 import mildtilt.describe.Kind.Choice;
@@ -73,30 +65,7 @@ import mildtilt.linkage.rods.Rod;
 /** How a job is made. */
 public final class MakingParts {
 
-    private static final Kind<Double> METAL = new Size(METAL_SIZE);
-    private static final Kind<Double> LENGTH = new Size(PIECE_LENGTH);
-    private static final Kind<Double> BORED = new Size(HOLE);
-    private static final Kind<Integer> COUNT = new Whole(0, 200);
-
     private MakingParts() {}
-
-    private static final Part<Section.Tube> TUBE = Part.of(Section.Tube.class)
-            .needs("outside", "outside_mm", METAL, "of a tube")
-            .label("Outside")
-            .needs("wall", "wall_mm", new Size(WALL), "of a tube")
-            .label("Wall")
-            .help("a tube");
-
-    private static final Form<Section> SECTION = Form.Either.<Section>of(
-                    "A section is a bar by its \"diameter_mm\", or a tube by its \"outside_mm\" and \"wall_mm\".",
-                    "what a piece is sawn from")
-            .or(
-                    "diameter_mm",
-                    Part.of(Section.Bar.class)
-                            .needs("diameter", "diameter_mm", METAL, "of a solid bar")
-                            .label("Diameter")
-                            .help("a solid bar"))
-            .or("outside_mm", TUBE);
 
     private static final Part<Workshop.StockBar> STOCK = Part.of(Workshop.StockBar.class)
             .needs("section", "section", new Group<>(SECTION), "what it is")
@@ -134,38 +103,6 @@ public final class MakingParts {
             .label("Wall of the column tube")
             .usual("stock", "stock", new Many<>(new Group<>(STOCK), 0, 500), List.of(), "bars and offcuts on hand")
             .help("the workshop");
-
-    private static Part<ScrewThread> thread(boolean ofPart) {
-        Part.Builder<ScrewThread> b = Part.of(ScrewThread.class);
-        b = ofPart
-                ? b.usual("major", "thread_mm", new Size(THREAD_DIAMETER), 10.0, "of its shank")
-                        .label("Thread")
-                        .usualOf(
-                                "pitch",
-                                "pitch_mm",
-                                new Size(THREAD_PITCH),
-                                f -> coarse(f.get("major")),
-                                "of that thread; the coarse metric one if left out")
-                        .label("Pitch")
-                : b.needs("major", "thread_mm", new Size(THREAD_DIAMETER), "major diameter")
-                        .label("Thread")
-                        .needs("pitch", "pitch_mm", new Size(THREAD_PITCH), "from thread to thread")
-                        .label("Pitch");
-        return b.usual(
-                        "hand",
-                        "hand",
-                        new Choice<>(ScrewThread.Hand.class),
-                        ScrewThread.Hand.RIGHT,
-                        "which way it is turned to go in")
-                .help("a 60 degree screw thread");
-    }
-
-    private static final Part<ScrewThread> THREAD = thread(false);
-
-    /** The coarse metric pitch of a diameter, mm. */
-    private static double coarse(double d) {
-        return d < 7 ? 1 : d < 9 ? 1.25 : d < 11 ? 1.5 : d < 13 ? 1.75 : d < 17 ? 2 : 2.5;
-    }
 
     private static final Form<Stud> STUD = Form.Either.<Stud>of(
                     "A stud is a \"bore_mm\" for a bolt, a \"taper\", or \"on_gear\", and only one of them.",
@@ -291,102 +228,6 @@ public final class MakingParts {
             .label("Along, from its wheel-end centre")
             .needs("school", "school", new Choice<>(ShaftJoin.School.class), "how")
             .help("where a shaft is made of two");
-
-    private static <P extends Record & Piece> Part.Builder<P> piece(Class<P> type) {
-        return Part.of(type)
-                .needs("id", "id", Reference.to(Id.Kind.PIECE), "its own")
-                .needs("name", "name", Text.NAME, "its own")
-                .label("Name");
-    }
-
-    private static final Part<Piece.Meeting> MEETING = Part.of(Piece.Meeting.class)
-            .usual("into", "into_mm", new Size(INTO_ANOTHER), 0.0, "diameter of what it meets; 0 for a flat")
-            .label("meets Ø (0 flat)")
-            .usual("angleDeg", "angle_deg", new Size(COPE_ANGLE), 90.0, "between the axes")
-            .label("at")
-            .usual("offset", "offset_mm", new Size(COORDINATE), 0.0, "of the axes")
-            .label("off its middle")
-            .usual("turnDeg", "turn_deg", new Size(ANGLE), 0.0, "of this end about the tube")
-            .label("turned")
-            .help("how an end meets what it stands on");
-
-    public static final Form<Piece> PIECE = Form.Kinds.<Piece>of("kind", "a piece made besides shafts and rods")
-            .or(
-                    "length",
-                    piece(Piece.Length.class)
-                            .needs("section", "section", new Group<>(SECTION), "what it is sawn from")
-                            .usual("metal", "metal", new Choice<>(Metal.class), Metal.STEEL, "what it is made of")
-                            .label("Metal")
-                            .needs("length", "length_mm", LENGTH, "finished")
-                            .label("Length")
-                            .usual("left", "left", COUNT, 1, "how many for the left, or for the vehicle")
-                            .label("Left")
-                            .usual("right", "right", COUNT, 0, "how many for the right")
-                            .label("Right")
-                            .help("a length of bar or tube"))
-            .or(
-                    "arm_plate",
-                    piece(Piece.ArmPlate.class)
-                            .needs("of", "arm", new Choice<>(Piece.ArmOf.class), "whose length it has")
-                            .label("Arm")
-                            .needs("thickness", "thickness_mm", METAL, "of the plate")
-                            .label("Plate")
-                            .needs("rootHole", "root_hole_mm", METAL, "at the axis")
-                            .label("Hole at its root")
-                            .needs("endHole", "end_hole_mm", METAL, "at the joint")
-                            .label("Hole at its end")
-                            .needs("margin", "margin_mm", METAL, "of metal round the holes")
-                            .label("Metal round them")
-                            .help("an arm of plate"))
-            .or(
-                    "bearing_bracket",
-                    piece(Piece.BearingBracket.class)
-                            .needs("bearing", "bearing", Reference.to(Id.Kind.BEARING), "the bearing it carries")
-                            .label("Bearing")
-                            .needs("foot", "foot", Reference.to(Id.Kind.OBSTACLE), "what it stands on")
-                            .label("Stands on")
-                            .needs("thickness", "thickness_mm", METAL, "of the plate")
-                            .label("Plate")
-                            .needs("footWidth", "foot_width_mm", METAL, "of its foot")
-                            .label("Foot's width")
-                            .needs("hole", "hole_mm", METAL, "in its middle")
-                            .label("Hole")
-                            .usual("bolts", "bolts", new Whole(0, 12), 0, "round the hole")
-                            .label("Bolts")
-                            .usual("boltCircle", "bolt_circle_mm", new Size(BOLT_CIRCLE), 0.0, "diameter")
-                            .label("Bolt circle")
-                            .usual("boltHole", "bolt_hole_mm", new Size(BOLT_CIRCLE), 0.0, "diameter")
-                            .label("Bolt holes")
-                            .needs("margin", "margin_mm", METAL, "of metal round the holes")
-                            .label("Metal round them")
-                            .help("a bracket for a bearing"))
-            .or(
-                    "coped_tube",
-                    piece(Piece.CopedTube.class)
-                            .needs("section", "section", new Group<>(TUBE), "of the tube")
-                            .usual("metal", "metal", new Choice<>(Metal.class), Metal.STEEL, "what it is made of")
-                            .label("Metal")
-                            .needs("length", "length_mm", LENGTH, "between the axes it meets")
-                            .label("Axis to axis")
-                            .needs("from", "from", new Group<>(MEETING), "its first end")
-                            .needs("to", "to", new Group<>(MEETING), "its other end")
-                            .usual("left", "left", COUNT, 1, "how many for the left, or for the vehicle")
-                            .label("Left")
-                            .usual("right", "right", COUNT, 0, "how many for the right")
-                            .label("Right")
-                            .help("a stay of tube with copes"))
-            .or(
-                    "centring_jig",
-                    piece(Piece.CentringJig.class)
-                            .needs("one", "one_mm", METAL, "first shaft")
-                            .label("One shaft")
-                            .needs("other", "other_mm", METAL, "second shaft")
-                            .label("Other shaft")
-                            .needs("length", "length_mm", LENGTH, "in all")
-                            .label("Length")
-                            .needs("wall", "wall_mm", new Size(WALL), "over the larger shaft")
-                            .label("Wall")
-                            .help("a jig to print"));
 
     private static final Part<WorkPlan.StepMark> MARK = Part.of(WorkPlan.StepMark.class)
             .may("done", "done", new Day(), "when it was ticked")
@@ -551,7 +392,7 @@ public final class MakingParts {
             .usual(
                     "pieces",
                     "pieces",
-                    new Many<>(new Group<>(PIECE), 0, 300),
+                    new Many<>(new Group<>(PieceParts.PIECE), 0, 300),
                     List.of(),
                     "made besides shafts and rods")
             .omits("plan", "plan", new Group<>(PLAN), WorkPlan.NONE, "the run sheet and the list of what to buy")

@@ -16,6 +16,7 @@ import mildtilt.column.Bearing;
 import mildtilt.column.Column;
 import mildtilt.id.Id;
 import mildtilt.job.Job;
+import mildtilt.machined.MachinedParts;
 import mildtilt.runsheet.Buying;
 import mildtilt.runsheet.Buying.Wanted;
 import mildtilt.runsheet.HeatVerdict;
@@ -53,6 +54,7 @@ public record Papers(
         List<ArmFigures> arms,
         List<Fits.Fit> fits,
         Templates templates,
+        MachinedParts machined,
         RunSheet run,
         Buying buying,
         List<HeatVerdict> heat) {
@@ -71,7 +73,9 @@ public record Papers(
         List<ArmFigures> arms = ArmFigures.of(job);
         Templates templates = Templates.of(
                 job, analysis.clearance().map(ClearanceFigures::notches).orElse(List.of()));
-        CutList cuts = CutList.of(job, analysis.bench(), rods, rackRods, joins, found, plates(templates, shop.sets()));
+        MachinedParts machined = MachinedParts.of(job);
+        CutList cuts = CutList.of(
+                job, analysis.bench(), rods, rackRods, joins, found, machined, plates(templates, shop.sets()));
         StockPlan stock = StockPlan.of(cuts, shop);
         RunSheet run = RunSheet.of(
                 StepList.of(new StepList.Basis(
@@ -102,6 +106,7 @@ public record Papers(
                 arms,
                 Fits.of(job, analysis.catalogue()),
                 templates,
+                machined,
                 run,
                 buying,
                 job.making().welds().stream().map(HeatVerdict::of).toList());

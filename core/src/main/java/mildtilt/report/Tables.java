@@ -45,6 +45,7 @@ final class Tables {
                 stops(p.stops()),
                 fits(p.fits()),
                 joins(p.joins()),
+                DrawingTable.of(p.machined()),
                 run(p.run()),
                 buying(p.buying()),
                 welds(p),

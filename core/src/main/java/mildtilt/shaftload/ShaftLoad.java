@@ -126,6 +126,11 @@ public record ShaftLoad(
         return s.yieldMpa() / Math.sqrt(3) * Math.PI * (Math.pow(d, 4) - Math.pow(s.bore(), 4)) / (16 * d);
     }
 
+    /** Yield strength over stress where a shaft under this load is cut down to a diameter, as over a groove. */
+    public double marginAt(double outside, Shaft s) {
+        return s.yieldMpa() / stress(outside, s.bore(), torque, bending);
+    }
+
     /** Combined stress at the outside of a round section, MPa. */
     static double stress(double outside, double inside, double torque, double bending) {
         double hollow = 1 - Math.pow(Math.min(inside / outside, 1), 4);

@@ -16,6 +16,8 @@ import mildtilt.job.Names;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.rods.Rod;
 import mildtilt.linkage.rods.RodTube;
+import mildtilt.machined.MachinedParts;
+import mildtilt.machined.PartDrawing;
 import mildtilt.template.Cope;
 import mildtilt.units.LengthText;
 import mildtilt.units.Phrase;
@@ -168,8 +170,9 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
             List<RackRodFigures> rackRods,
             List<JoinFigures> joins,
             List<FoundFigures> found,
+            MachinedParts machined,
             List<PlateLine> plates) {
-        return new Builder(job, bench, rods, rackRods, joins, found).list(plates);
+        return new Builder(job, bench, rods, rackRods, joins, found).list(machined, plates);
     }
 
     /** kg of all lines whose section is known, and of the plates. */
@@ -219,11 +222,14 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
             shop = job.making().workshop();
         }
 
-        CutList list(List<PlateLine> plates) {
+        CutList list(MachinedParts machined, List<PlateLine> templates) {
             job.column().ifPresent(this::column);
             job.axle().ifPresent(this::rods);
             job.making().pieces().forEach(this::piece);
-            return new CutList(List.copyOf(lines), plates, List.copyOf(asTheyCome), List.copyOf(open));
+            List<PlateLine> plates = new ArrayList<>(templates);
+            machined.drawings().forEach(d -> d.blanks().forEach(b -> drawn(d, b, plates)));
+            open.addAll(machined.open());
+            return new CutList(List.copyOf(lines), List.copyOf(plates), List.copyOf(asTheyCome), List.copyOf(open));
         }
 
         private void column(Column c) {
@@ -408,6 +414,31 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
             }
         }
 
+        /** By its drawing. */
+        private void drawn(PartDrawing d, PartDrawing.Blank blank, List<PlateLine> plates) {
+            switch (blank) {
+                case PartDrawing.Blank.Sawn b ->
+                    add(
+                            b.name(),
+                            b.section(),
+                            Metal.STEEL,
+                            Metal.STEEL.label(),
+                            b.length(),
+                            b.ends(),
+                            0,
+                            d.left(),
+                            d.right(),
+                            Optional.empty());
+                case PartDrawing.Blank.Flat b ->
+                    plates.add(new PlateLine(
+                            b.name(),
+                            b.thickness(),
+                            "by its drawing",
+                            b.each() * d.count(),
+                            b.area() * b.thickness() * Metal.STEEL.density() / MM3_PER_M3));
+            }
+        }
+
         private void piece(Piece piece) {
             switch (piece) {
                 case Piece.Length p ->
@@ -445,8 +476,14 @@ public record CutList(List<CutLine> lines, List<PlateLine> plates, List<String> 
                                     "To the points of its copes, {0} at its shortest side; {1} between the axes it meets.",
                                     Quantity.length(cope.shortest()), Quantity.length(p.length()))));
                 }
-                case Piece.ArmPlate _, Piece.BearingBracket _ -> {}
-                case Piece.CentringJig _ -> {}
+                // Cut flat, printed, a shaft that stands on the list already, or cut by its drawing.
+                case Piece.ArmPlate _,
+                        Piece.BearingBracket _,
+                        Piece.CentringJig _,
+                        Piece.AdapterPlate _,
+                        Piece.BearingHousing _,
+                        Piece.TurnedShaft _,
+                        Piece.SteadyPost _ -> {}
             }
         }
 

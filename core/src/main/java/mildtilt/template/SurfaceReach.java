@@ -1,6 +1,9 @@
 package mildtilt.template;
 
+import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.RigidMove;
@@ -9,17 +12,36 @@ import mildtilt.obstacle.CarriedShape;
 import mildtilt.obstacle.Shape;
 
 /** Where a straight line first meets the surface of a shape, in closed form. */
-final class SurfaceReach {
+public final class SurfaceReach {
 
     /** @param far along the line, mm; @param square to the surface there, outward */
-    record Hit(double far, Direction square) {}
+    public record Hit(double far, Direction square) {}
 
     private static final double NEAR = 1e-9;
 
     private SurfaceReach() {}
 
+    /** A way square to a shaft on which a surface is met. */
+    public record Reach(Direction way, Hit hit) {}
+
+    /** From a place on a shaft, square to it, a degree apart all round: where the surface is met, the nearest first. */
+    public static List<Reach> square(Point middle, Direction axis, Shape shape) {
+        Vector u = axis.anySquare().vector();
+        Vector v = axis.cross(u);
+        return IntStream.range(0, 360)
+                .mapToObj(deg -> {
+                    Direction way = u.times(Math.cos(Math.toRadians(deg)))
+                            .plus(v.times(Math.sin(Math.toRadians(deg))))
+                            .direction();
+                    return from(middle, way, shape).map(h -> new Reach(way, h));
+                })
+                .flatMap(Optional::stream)
+                .sorted(Comparator.comparingDouble(x -> x.hit.far()))
+                .toList();
+    }
+
     /** Whether a plate can be stood on a shape: not on a ball or a scan. */
-    static boolean carries(Shape shape) {
+    public static boolean carries(Shape shape) {
         return switch (shape) {
             case Shape.Box _, Shape.Plate _, Shape.Cylinder _, Shape.Tube _ -> true;
             case Shape.Sphere _, Shape.Scan _, CarriedShape _ -> false;

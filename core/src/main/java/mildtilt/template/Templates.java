@@ -1,10 +1,8 @@
 package mildtilt.template;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import mildtilt.build.Piece;
 import mildtilt.clearance.Notch;
 import mildtilt.clocking.ForkMark;
@@ -66,7 +64,11 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
                     }
                 }
                 case Piece.CentringJig j -> jigs.add(new Jig(j.name(), JigMesh.how(j), JigMesh.of(j)));
-                case Piece.Length _ -> {}
+                case Piece.Length _,
+                        Piece.TurnedShaft _,
+                        Piece.BearingHousing _,
+                        Piece.AdapterPlate _,
+                        Piece.SteadyPost _ -> {}
             }
         }
         for (Notch n : notches) {
@@ -229,18 +231,8 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
         Column c = column.get();
         Point middle = c.place(bearing.get());
         Direction axis = c.axis(bearing.get().shaft());
-        Vector u = axis.anySquare().vector();
-        Vector v = axis.cross(u);
-        List<Reach> ways = IntStream.range(0, 360)
-                .mapToObj(deg -> {
-                    Direction way = u.times(Math.cos(Math.toRadians(deg)))
-                            .plus(v.times(Math.sin(Math.toRadians(deg))))
-                            .direction();
-                    return SurfaceReach.from(middle, way, foot.get().shape()).map(h -> new Reach(way, h));
-                })
-                .flatMap(Optional::stream)
-                .sorted(Comparator.comparingDouble(x -> x.hit.far()))
-                .toList();
+        List<SurfaceReach.Reach> ways =
+                SurfaceReach.square(middle, axis, foot.get().shape());
         if (ways.isEmpty()) {
             open.add(Phrase.of("\"" + Phrase.name(b.name()) + "\": a plate square to the shaft at \""
                     + Phrase.name(bearingName) + "\" does not meet \"" + Phrase.name(footName)
@@ -248,9 +240,9 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
             return;
         }
         // The nearest way on which all of the foot finds something to stand on.
-        for (Reach reach : ways) {
+        for (SurfaceReach.Reach reach : ways) {
             List<PatternPoint> edge =
-                    edge(b, middle, axis, reach.way, foot.get().shape());
+                    edge(b, middle, axis, reach.way(), foot.get().shape());
             if (!edge.isEmpty()) {
                 foot(b, footName, axis, reach, edge, all, open);
                 return;
@@ -261,8 +253,6 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
                         + "\" is there. Make it narrower.",
                 Quantity.length(b.footWidth())));
     }
-
-    private record Reach(Direction way, SurfaceReach.Hit hit) {}
 
     /**
      * Where the foot meets what it stands on, from left to right seen from the wheel with the foot down; empty where
@@ -290,7 +280,7 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
             Piece.BearingBracket b,
             String footName,
             Direction axis,
-            Reach reach,
+            SurfaceReach.Reach reach,
             List<PatternPoint> edge,
             List<FlatPattern> all,
             List<Phrase> open) {
@@ -299,7 +289,7 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
             open.add(Phrase.of(
                     "\"" + Phrase.name(b.name())
                             + "\": the bearing is {0} from what it stands on, and its flange alone needs {1}.",
-                    Quantity.length(reach.hit.far()),
+                    Quantity.length(reach.hit().far()),
                     Quantity.length(r)));
             return;
         }
@@ -316,13 +306,13 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
         }
         double lean = 90
                 - Math.toDegrees(Math.acos(
-                        Math.min(1, Math.abs(axis.dot(reach.hit.square().vector())))));
-        inks.add(line(0, -b.hole() / 2 - 5, 0, -reach.hit.far()));
+                        Math.min(1, Math.abs(axis.dot(reach.hit().square().vector())))));
+        inks.add(line(0, -b.hole() / 2 - 5, 0, -reach.hit().far()));
         inks.add(new PatternMark.Words(
-                new PatternPoint(2, -(b.hole() / 2 + reach.hit.far()) / 2),
+                new PatternPoint(2, -(b.hole() / 2 + reach.hit().far()) / 2),
                 WORDS,
                 false,
-                Phrase.of("{0}", Quantity.length(reach.hit.far()))));
+                Phrase.of("{0}", Quantity.length(reach.hit().far()))));
         inks.add(new PatternMark.Words(
                 new PatternPoint(-r, r + 3),
                 WORDS,
@@ -334,7 +324,7 @@ public record Templates(List<FlatPattern> patterns, List<Jig> jigs, List<Phrase>
                         "Square to the shaft, seen from the wheel, its foot on \"" + Phrase.name(footName)
                                 + "\" {0} from the bearing's middle. The plate leans {1} from square to that surface: "
                                 + "bevel the foot by as much. Tack, fit the shaft, turn it, and only then weld, the bearing off.",
-                        Quantity.length(reach.hit.far()),
+                        Quantity.length(reach.hit().far()),
                         Quantity.angle(lean)),
                 Optional.of(b.thickness()),
                 inks));

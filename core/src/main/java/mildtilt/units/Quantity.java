@@ -12,6 +12,16 @@ public record Quantity(double value, Unit unit) {
         return new Quantity(mm, Unit.FINE_LENGTH);
     }
 
+    /** @param mm a size on a drawing, without its unit's mark */
+    public static Quantity onDrawing(double mm) {
+        return new Quantity(mm, Unit.ON_DRAWING);
+    }
+
+    /** @param mm a limit of such a size, shown to a thousandth */
+    public static Quantity limit(double mm) {
+        return new Quantity(mm, Unit.LIMIT);
+    }
+
     public static Quantity angle(double deg) {
         return new Quantity(deg, Unit.ANGLE);
     }

@@ -7,6 +7,10 @@ public enum Unit {
     LENGTH,
     /** mm, to a hundredth; thousandths of an inch and finer: bores, fits and drills. */
     FINE_LENGTH,
+    /** mm or inches without their mark, as sizes stand on a drawing: its title block says which. */
+    ON_DRAWING,
+    /** The same, to a thousandth of a mm: limits of a size. */
+    LIMIT,
     /** mm, shown in metres to a hundredth, or in feet and whole inches: turning circles. */
     WIDE_LENGTH,
     ANGLE,
@@ -44,6 +48,8 @@ public enum Unit {
                         ? LengthText.trimmed(value, 2) + " mm"
                         : LengthText.trimmed(value / LengthUnit.INCH.mm(), 4) + "\"";
             case LENGTH -> LengthText.format(value, lengths);
+            case ON_DRAWING -> LengthText.trimmed(value / lengths.mm(), lengths == LengthUnit.MM ? 2 : 4);
+            case LIMIT -> LengthText.trimmed(value / lengths.mm(), lengths == LengthUnit.MM ? 3 : 4);
             case WIDE_LENGTH -> lengths == LengthUnit.MM ? LengthText.decimal(value / 1000, 2) + " m" : feet(value);
             case ANGLE -> LengthText.decimal(value, Math.abs(value) < 1 && Math.abs(value) >= 0.005 ? 2 : 1) + "°";
             case PERCENT -> LengthText.decimal(value, Math.abs(value) < 20 ? 1 : 0) + " %";
@@ -87,7 +93,7 @@ public enum Unit {
     /** A value as text to be typed over: as fine as it is kept, with its unit mark where that is plain. */
     public String editable(double value, LengthUnit lengths) {
         return switch (this) {
-            case LENGTH, FINE_LENGTH, WIDE_LENGTH -> LengthText.editable(value, lengths);
+            case LENGTH, FINE_LENGTH, WIDE_LENGTH, ON_DRAWING, LIMIT -> LengthText.editable(value, lengths);
             case ANGLE -> LengthText.trimmed(value, 2) + "°";
             case PERCENT -> LengthText.trimmed(value, 2) + " %";
             case FORCE ->
@@ -104,7 +110,7 @@ public enum Unit {
     /** What was typed; the unit mark may be there or not. @throws UnreadableMeasureException saying why not */
     public double parse(String typed, LengthUnit lengths) {
         return switch (this) {
-            case LENGTH, FINE_LENGTH, WIDE_LENGTH -> LengthText.parse(typed, lengths);
+            case LENGTH, FINE_LENGTH, WIDE_LENGTH, ON_DRAWING, LIMIT -> LengthText.parse(typed, lengths);
             case ANGLE -> LengthText.parseDegrees(typed);
             case FORCE -> {
                 String t = typed.strip().toLowerCase(Locale.ROOT);

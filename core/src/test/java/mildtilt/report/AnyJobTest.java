@@ -63,6 +63,10 @@ class AnyJobTest {
             assertThat(TemplateSvg.write(x, LengthUnit.MM)).doesNotContain("NaN");
             assertThat(TemplateDxf.write(x, LengthUnit.MM)).doesNotContain("NaN");
         });
+        p.machined().drawings().forEach(d -> {
+            int scale = d.scaleFor(260, 120);
+            assertThat(TemplateDxf.write(d.at(scale), LengthUnit.MM)).doesNotContain("NaN");
+        });
         assertThat(p.run().lines()).isNotEmpty();
     }
 
@@ -99,7 +103,26 @@ class AnyJobTest {
                         new Piece.Meeting(45, 60, 3, 20),
                         new Piece.Meeting(0, 70, 0, 0),
                         1,
-                        1)));
+                        1))
+                .withPiece(new Piece.AdapterPlate(
+                        Id.Kind.PIECE.first(),
+                        "A",
+                        100,
+                        80,
+                        8,
+                        5,
+                        List.of(new Piece.PlateHole(20, 20, 10), new Piece.PlateHole(60, 40, 20)),
+                        1,
+                        1))
+                .withPiece(new Piece.TurnedShaft(
+                        Id.Kind.PIECE.first(),
+                        "T",
+                        new Id("shaft-2"),
+                        new Piece.TurnedEnd(30, 10, Optional.of(new Piece.Groove(12, 8, 2))),
+                        new Piece.TurnedEnd(30, 0, Optional.empty()),
+                        Piece.TurnedFit.H7,
+                        true,
+                        0.1)));
         Random random = new Random(17);
         double[] wild = {0, -1, 1e-3, 0.5, 1, 7, 90, 1000, 99_999};
         int made = 0;

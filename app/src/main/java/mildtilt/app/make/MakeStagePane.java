@@ -22,6 +22,8 @@ public final class MakeStagePane extends HBox {
 
         void templates();
 
+        void drawings();
+
         void everything();
     }
 
@@ -39,6 +41,7 @@ public final class MakeStagePane extends HBox {
             case FITS -> new FitsPane(bench, desk);
             case JOINS -> new JoinsPane(bench, desk);
             case TEMPLATES -> new TemplatesPane(bench, desk, saving::templates);
+            case DRAWINGS -> new DrawingsPane(bench, desk, saving::drawings);
             case RUN -> new RunPane(bench, desk, saving::runSheet);
             case BUYING -> new BuyingPane(bench, desk);
             case HEAT -> new HeatPane(bench, desk);

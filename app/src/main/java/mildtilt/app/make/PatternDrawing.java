@@ -7,6 +7,7 @@ import mildtilt.app.controls.CanvasPane;
 import mildtilt.app.controls.ColorToken;
 import mildtilt.app.controls.Fonts;
 import mildtilt.template.FlatPattern;
+import mildtilt.template.PatternMark;
 import mildtilt.units.LengthText;
 import mildtilt.units.LengthUnit;
 
@@ -16,26 +17,33 @@ final class PatternDrawing extends CanvasPane {
     private static final double MARGIN = 26;
 
     private final FlatPattern pattern;
+    private final FlatPattern.Bounds bounds;
     private final LengthUnit unit;
 
     PatternDrawing(FlatPattern pattern, LengthUnit unit) {
+        this(pattern, pattern.bounds(), unit, 270);
+    }
+
+    /** @param bounds round all that is to be seen; @param height of the picture */
+    PatternDrawing(FlatPattern pattern, FlatPattern.Bounds bounds, LengthUnit unit, double height) {
         this.pattern = pattern;
+        this.bounds = bounds;
         this.unit = unit;
         setId("pattern-drawing");
         getStyleClass().add("pattern-drawing");
-        setMinHeight(270);
-        setPrefHeight(270);
+        setMinHeight(height);
+        setPrefHeight(height);
     }
 
     @Override
     protected void draw(GraphicsContext g, double w, double h) {
-        FlatPattern.Bounds b = pattern.bounds();
+        FlatPattern.Bounds b = bounds;
         double k = Math.min((w - 2 * MARGIN) / b.width(), (h - 2 * MARGIN) / b.height());
         double x0 = (w - b.width() * k) / 2 - b.left() * k;
         double y0 = (h + b.height() * k) / 2 + b.bottom() * k;
-        for (mildtilt.template.PatternMark ink : pattern.inks()) {
+        for (PatternMark ink : pattern.inks()) {
             switch (ink) {
-                case mildtilt.template.PatternMark.Path p -> {
+                case PatternMark.Path p -> {
                     pen(g, p.layer());
                     double[] xs =
                             p.spots().stream().mapToDouble(s -> x0 + s.x() * k).toArray();
@@ -47,7 +55,7 @@ final class PatternDrawing extends CanvasPane {
                         g.strokePolyline(xs, ys, xs.length);
                     }
                 }
-                case mildtilt.template.PatternMark.Circle c -> {
+                case PatternMark.Circle c -> {
                     pen(g, c.layer());
                     g.strokeOval(
                             x0 + (c.centre().x() - c.radius()) * k,
@@ -56,11 +64,16 @@ final class PatternDrawing extends CanvasPane {
                             2 * c.radius() * k);
                 }
                 // Words smaller than can be read are left to the paper.
-                case mildtilt.template.PatternMark.Words t
+                case PatternMark.Words t
                 when t.height() * k >= 7 -> {
                     g.setFill(ink(ColorToken.LINE));
                     g.setFont(Fonts.text(Math.min(13, t.height() * k * 1.3)));
-                    g.setTextAlign(TextAlignment.LEFT);
+                    g.setTextAlign(
+                            switch (t.anchor()) {
+                                case START -> TextAlignment.LEFT;
+                                case MIDDLE -> TextAlignment.CENTER;
+                                case END -> TextAlignment.RIGHT;
+                            });
                     g.setTextBaseline(VPos.BASELINE);
                     g.save();
                     g.translate(x0 + t.at().x() * k, y0 - t.at().y() * k);
@@ -70,7 +83,7 @@ final class PatternDrawing extends CanvasPane {
                     g.fillText(t.text().text(unit), 0, 0);
                     g.restore();
                 }
-                case mildtilt.template.PatternMark.Words _ -> {}
+                case PatternMark.Words _ -> {}
             }
         }
         g.setLineDashes();
@@ -85,7 +98,7 @@ final class PatternDrawing extends CanvasPane {
                 h - 3);
     }
 
-    private void pen(GraphicsContext g, mildtilt.template.PatternMark.Layer layer) {
+    private void pen(GraphicsContext g, PatternMark.Layer layer) {
         switch (layer) {
             case CUT -> {
                 g.setStroke(ink(ColorToken.LINE));
@@ -96,6 +109,26 @@ final class PatternDrawing extends CanvasPane {
                 g.setStroke(ink(ColorToken.ACCENT));
                 g.setLineWidth(1);
                 g.setLineDashes(5, 3);
+            }
+            case OUTLINE -> {
+                g.setStroke(ink(ColorToken.LINE));
+                g.setLineWidth(1.8);
+                g.setLineDashes();
+            }
+            case HIDDEN -> {
+                g.setStroke(ink(ColorToken.LINE));
+                g.setLineWidth(0.8);
+                g.setLineDashes(5, 3);
+            }
+            case CENTRE -> {
+                g.setStroke(ink(ColorToken.FAINT));
+                g.setLineWidth(0.8);
+                g.setLineDashes(10, 3, 2, 3);
+            }
+            case SIZE -> {
+                g.setStroke(ink(ColorToken.ACCENT));
+                g.setLineWidth(0.8);
+                g.setLineDashes();
             }
         }
     }

@@ -161,7 +161,11 @@ final class TemplatesPane extends MakePane {
         for (int i = 0; i < all.size(); i++) {
             List<Node> fields = new ArrayList<>();
             switch (all.get(i)) {
-                case Piece.Length _ -> {}
+                case Piece.Length _,
+                        Piece.TurnedShaft _,
+                        Piece.BearingHousing _,
+                        Piece.AdapterPlate _,
+                        Piece.SteadyPost _ -> {}
                 case Piece.ArmPlate q -> fields.addAll(arm(i, q));
                 case Piece.BearingBracket q -> fields.addAll(bracket(job, i, q));
                 case Piece.CopedTube q -> fields.addAll(stay(i, q));

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
 import mildtilt.app.forms.ChoiceField;
+import mildtilt.app.forms.PartFields;
 import mildtilt.app.forms.SizeField;
 import mildtilt.arms.KnuckleChange;
 import mildtilt.arms.KnuckleEdits;

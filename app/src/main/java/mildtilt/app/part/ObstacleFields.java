@@ -9,6 +9,7 @@ import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import mildtilt.app.forms.ChoiceField;
+import mildtilt.app.forms.PartFields;
 import mildtilt.app.forms.SizeField;
 import mildtilt.describe.JobPlace;
 import mildtilt.describe.Ranges;

@@ -1,6 +1,7 @@
 package mildtilt.app.part;
 
 import java.util.List;
+import mildtilt.app.forms.PartFields;
 import mildtilt.app.forms.SizeField;
 import mildtilt.describe.JobPlace;
 import mildtilt.job.Element;

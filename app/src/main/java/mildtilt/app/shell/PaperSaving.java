@@ -123,6 +123,17 @@ public final class PaperSaving implements MakeStagePane.Saving {
     }
 
     @Override
+    public void drawings() {
+        Now now = now();
+        prompt.folder(owner, "Folder for the drawings")
+                .ifPresent(p -> put.accept(() -> {
+                    int n = PapersFiles.drawings(papers(now), now.unit, now.day, now.file, p)
+                            .size();
+                    return n == 0 ? "There is no drawing to save yet." : description(n, "drawing files", p);
+                }));
+    }
+
+    @Override
     public void templates() {
         Now now = now();
         prompt.folder(owner, "Folder for the templates")

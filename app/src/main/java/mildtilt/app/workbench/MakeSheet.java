@@ -9,6 +9,7 @@ public enum MakeSheet {
     FITS("Fits"),
     JOINS("Shaft joins"),
     TEMPLATES("Templates"),
+    DRAWINGS("Drawings"),
     RUN("Order of work"),
     BUYING("Buying"),
     HEAT("Heat record"),

@@ -2,6 +2,11 @@ package mildtilt.findings.checks;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.function.DoubleFunction;
+import java.util.function.UnaryOperator;
+import mildtilt.build.Piece;
+import mildtilt.build.Piece.Groove;
 import mildtilt.column.Column;
 import mildtilt.column.Shaft;
 import mildtilt.column.ShaftProfile;
@@ -25,6 +30,9 @@ final class StrengthChecks {
 
     /** The assumed ratio of a joint's yield torque to its rated torque: the smallest usual one. */
     private static final double RATING_UNDER_YIELD = 1.2;
+
+    /** Of a groove that still holds a bolt, mm. */
+    private static final double LEAST_GROOVE = 0.5;
 
     private final Job job;
     private final Column column;
@@ -52,8 +60,88 @@ final class StrengthChecks {
                         new Element.JointAt(i),
                         all -> joint(joint, load.joints().get(joint), all));
             }
+            w.check("The strength over grooves", new Element.Wheel(), all -> grooves(load, all));
             w.check("How far the column winds up", new Element.Wheel(), all -> windUp(load, all));
         });
+    }
+
+    /** A groove for a pinch bolt cuts a turned shaft down. */
+    private void grooves(ShaftLoad.All load, List<Finding> all) {
+        for (int i = 0; i < job.making().pieces().size(); i++) {
+            if (job.making().pieces().get(i) instanceof Piece.TurnedShaft t) {
+                int piece = i;
+                int shaft = column.shafts().stream().map(Shaft::id).toList().indexOf(t.shaft());
+                if (shaft >= 0) {
+                    ShaftLoad carried = load.shafts().get(shaft);
+                    Shaft s = column.shafts().get(shaft);
+                    t.wheelEnd()
+                            .groove()
+                            .ifPresent(g -> groove(
+                                    shaft,
+                                    carried,
+                                    s.wheelEndSeat(),
+                                    g,
+                                    "wheel end",
+                                    all,
+                                    deep -> j -> j.editMaking(m -> m.editPiece(
+                                            piece,
+                                            _ -> t.withWheelEnd(t.wheelEnd().withGroove(shallow(g, deep)))))));
+                    t.gearEnd()
+                            .groove()
+                            .ifPresent(g -> groove(
+                                    shaft,
+                                    carried,
+                                    s.gearEndSeat(),
+                                    g,
+                                    "gear end",
+                                    all,
+                                    deep -> j -> j.editMaking(m -> m.editPiece(
+                                            piece,
+                                            _ -> t.withGearEnd(t.gearEnd().withGroove(shallow(g, deep)))))));
+                }
+            }
+        }
+    }
+
+    private static Optional<Groove> shallow(Groove g, double deep) {
+        return Optional.of(new Groove(g.fromEnd(), g.width(), deep));
+    }
+
+    private void groove(
+            int shaft,
+            ShaftLoad load,
+            ShaftProfile seat,
+            Groove g,
+            String end,
+            List<Finding> all,
+            DoubleFunction<UnaryOperator<Job>> edit) {
+        Shaft s = column.shafts().get(shaft);
+        double left = seat.diameter() - 2 * g.depth();
+        double margin = left > s.bore() ? load.marginAt(left, s) : 0;
+        double wanted = job.rules().strengthMargin();
+        // No weaker than the end is anyway: that is judged with the shaft.
+        if (margin >= wanted || left >= seat.roundNoStronger()) {
+            return;
+        }
+        double deep = (seat.diameter() - left * Math.cbrt(wanted / Math.max(margin, 1e-9)) * ONE_LARGER) / 2;
+        all.add(new Finding(
+                Fault.SHAFT_WEAK,
+                margin < 1 ? Severity.STOP : Severity.LOOK,
+                new Element.ShaftAt(shaft),
+                "groove " + s.id() + " " + end,
+                Phrase.of(
+                        "The groove at the " + end + " of " + Phrase.name(s.name())
+                                + " leaves Ø {0}, which carries a heavy pull with a margin of {1}; the rule set wants {2}.",
+                        Quantity.length(left),
+                        Quantity.times(margin),
+                        Quantity.times(wanted)),
+                Phrase.of(
+                        "{0} at the rim twists it with up to {1}, and a shaft breaks where it is thinnest. A sharp corner in a groove has less still.",
+                        Quantity.force(job.rules().heavyPull()), Quantity.torque(load.torque())),
+                margin > 0 && deep >= LEAST_GROOVE
+                        ? List.of(new Remedy(
+                                Phrase.of("Turn the groove {0} deep", Quantity.fine(deep)), edit.apply(deep)))
+                        : List.of()));
     }
 
     private void shaft(int index, ShaftLoad load, List<Finding> all) {

@@ -8,9 +8,8 @@ import mildtilt.template.PatternPoint;
 import mildtilt.units.LengthUnit;
 
 /**
- * A pattern as DXF of release 12, which every cutting table reads: millimetres, lines that are cut on the layer CUT,
- * marks on MARK, words on
- * TEXT.
+ * A pattern or a drawing as DXF of release 12, which every cutting table reads: millimetres, lines that are cut on the
+ * layer CUT, marks on MARK, other edges, middle lines and sizes on layers of their own, words on TEXT.
  */
 public final class TemplateDxf {
 
@@ -51,8 +50,12 @@ public final class TemplateDxf {
                 .put(0, "ENDTAB")
                 .put(0, "TABLE")
                 .put(2, "LAYER")
-                .put(70, 4);
-        dxf.layer("0", 7).layer("CUT", 1).layer("MARK", 5).layer("TEXT", 8);
+                .put(70, 2 + PatternMark.Layer.values().length);
+        dxf.layer("0", 7);
+        for (PatternMark.Layer layer : PatternMark.Layer.values()) {
+            dxf.layer(layer.name(), colour(layer));
+        }
+        dxf.layer("TEXT", 8);
         dxf.put(0, "ENDTAB").put(0, "ENDSEC").put(0, "SECTION").put(2, "ENTITIES");
         pattern.inks().forEach(dxf::ink);
         dxf.put(0, "ENDSEC").put(0, "EOF");
@@ -86,8 +89,32 @@ public final class TemplateDxf {
                         .put(30, 0)
                         .put(40, w.height())
                         .put(1, ascii(w.text().text(unit)))
-                        .put(50, w.upward() ? 90.0 : 0.0);
+                        .put(50, w.upward() ? 90.0 : 0.0)
+                        .anchored(w);
         }
+    }
+
+    private void anchored(PatternMark.Words w) {
+        int side =
+                switch (w.anchor()) {
+                    case START -> 0;
+                    case MIDDLE -> 1;
+                    case END -> 2;
+                };
+        if (side > 0) {
+            put(72, side).at(11, w.at().x(), w.at().y()).put(31, 0);
+        }
+    }
+
+    private static int colour(PatternMark.Layer layer) {
+        return switch (layer) {
+            case CUT -> 1;
+            case MARK -> 5;
+            case OUTLINE -> 7;
+            case HIDDEN -> 8;
+            case CENTRE -> 4;
+            case SIZE -> 3;
+        };
     }
 
     private void path(String layer, List<PatternPoint> spots, boolean closed) {

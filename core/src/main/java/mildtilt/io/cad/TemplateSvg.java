@@ -63,8 +63,11 @@ public final class TemplateSvg {
         attributes("width", n(w) + "mm", "height", n(h) + "mm", "viewBox", "0 0 " + n(w) + " " + n(h));
         element("title", pattern.name());
         element("desc", pattern.how().text(unit));
-        layer("cut", "#c00000", Layer.CUT);
-        layer("mark", "#0050a0", Layer.MARK);
+        for (Layer layer : Layer.values()) {
+            if (pattern.inks().stream().anyMatch(ink -> on(ink, layer))) {
+                layer(layer.name().toLowerCase(Locale.ROOT), colour(layer), layer);
+            }
+        }
         xml.writeStartElement("g");
         attributes("id", "text", "fill", "#303030", "font-family", "sans-serif");
         for (PatternMark ink : pattern.inks()) {
@@ -75,6 +78,24 @@ public final class TemplateSvg {
         xml.writeEndElement();
         xml.writeEndElement();
         xml.writeEndDocument();
+    }
+
+    private static boolean on(PatternMark ink, Layer layer) {
+        return switch (ink) {
+            case PatternMark.Path p -> p.layer() == layer;
+            case PatternMark.Circle c -> c.layer() == layer;
+            case PatternMark.Words _ -> false;
+        };
+    }
+
+    private static String colour(Layer layer) {
+        return switch (layer) {
+            case CUT -> "#c00000";
+            case MARK -> "#0050a0";
+            case OUTLINE -> "#000000";
+            case HIDDEN, CENTRE -> "#707070";
+            case SIZE -> "#404040";
+        };
     }
 
     private void layer(String id, String stroke, Layer layer) throws XMLStreamException {
@@ -105,6 +126,9 @@ public final class TemplateSvg {
     private void words(PatternMark.Words w) throws XMLStreamException {
         xml.writeStartElement("text");
         attributes("x", x(w.at().x()), "y", y(w.at().y()), "font-size", n(w.height() * 1.4));
+        if (w.anchor() != PatternMark.Anchor.START) {
+            attributes("text-anchor", w.anchor().name().toLowerCase(Locale.ROOT));
+        }
         if (w.upward()) {
             attributes("transform", "rotate(-90 " + x(w.at().x()) + " " + y(w.at().y()) + ")");
         }

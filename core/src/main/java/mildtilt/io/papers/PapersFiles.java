@@ -19,8 +19,11 @@ import mildtilt.io.cad.TemplateSvg;
 import mildtilt.io.csv.CsvFiles;
 import mildtilt.io.pdf.JobBookPdf;
 import mildtilt.io.pdf.JobCardPdf;
+import mildtilt.io.pdf.PartDrawingPdf;
 import mildtilt.io.pdf.RunSheetPdf;
 import mildtilt.io.pdf.TemplatePdf;
+import mildtilt.job.Job;
+import mildtilt.machined.PartDrawing;
 import mildtilt.report.FigureTables;
 import mildtilt.report.Papers;
 import mildtilt.report.Table;
@@ -43,6 +46,29 @@ public final class PapersFiles {
         written.add(put(folder.resolve("run-sheet.pdf"), RunSheetPdf.write(papers, unit, date, file)));
         written.addAll(tables(papers, folder));
         written.addAll(templates(papers, unit, folder.resolve("templates")));
+        written.addAll(drawings(papers, unit, date, file, folder.resolve("drawings")));
+        return written;
+    }
+
+    /** Every drawing for the machinist as DXF at full size, all of them as one PDF; nothing where there is none. */
+    public static List<Path> drawings(Papers papers, LengthUnit unit, LocalDate date, String file, Path folder)
+            throws IOException {
+        List<PartDrawing> all = papers.machined().drawings();
+        List<Path> written = new ArrayList<>();
+        if (all.isEmpty()) {
+            return written;
+        }
+        Files.createDirectories(folder);
+        Job job = papers.analysis().job();
+        Set<String> taken = new HashSet<>(Set.of("drawings"));
+        written.add(put(folder.resolve("drawings.pdf"), PartDrawingPdf.write(all, job, unit, date, file)));
+        for (PartDrawing d : all) {
+            FlatPattern drawn =
+                    d.at(PartDrawingPdf.scale(d, job.making().workshop().paper()));
+            written.add(put(
+                    folder.resolve(SafeName.of(d.name(), taken) + ".dxf"),
+                    TemplateDxf.write(drawn, unit).getBytes(StandardCharsets.US_ASCII)));
+        }
         return written;
     }
 

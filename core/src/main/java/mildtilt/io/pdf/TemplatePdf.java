@@ -27,12 +27,14 @@ public final class TemplatePdf {
 
     private final PdfSheet sheet;
     private final LengthUnit unit;
+    private final PdfMarks marks;
     private final double wide;
     private final double high;
 
     TemplatePdf(PdfSheet sheet, LengthUnit unit) {
         this.sheet = sheet;
         this.unit = unit;
+        marks = new PdfMarks(sheet, unit);
         wide = sheet.width / PdfSheet.MM - 2 * EDGE;
         high = sheet.height / PdfSheet.MM - 2 * EDGE - FOOT - HEAD;
     }
@@ -149,7 +151,7 @@ public final class TemplatePdf {
         sheet.clip(EDGE * mm, y0 * mm, wide * mm, height * mm);
         Place place = new Place(b, t.turned, EDGE - left + ROUND, y0 - top + ROUND);
         for (PatternMark ink : p.inks()) {
-            ink(ink, place);
+            marks.draw(ink, place);
         }
         sheet.unclip();
         if (t.count() > 1) {
@@ -158,61 +160,16 @@ public final class TemplatePdf {
     }
 
     /** Where a spot of a pattern is on the sheet, mm from its left top corner. */
-    private record Place(FlatPattern.Bounds b, boolean turned, double dx, double dy) {
+    private record Place(FlatPattern.Bounds b, boolean turned, double dx, double dy) implements PdfMarks.Place {
 
-        double x(double x, double y) {
+        @Override
+        public double x(double x, double y) {
             return dx + (turned ? y - b.bottom() : x - b.left());
         }
 
-        double y(double x, double y) {
+        @Override
+        public double y(double x, double y) {
             return dy + (turned ? x - b.left() : b.top() - y);
-        }
-    }
-
-    private void ink(PatternMark ink, Place place) throws IOException {
-        double mm = PdfSheet.MM;
-        switch (ink) {
-            case PatternMark.Path p -> {
-                pen(p.layer());
-                double[] xy = new double[2 * p.spots().size()];
-                for (int i = 0; i < p.spots().size(); i++) {
-                    xy[2 * i] = place.x(p.spots().get(i).x(), p.spots().get(i).y()) * mm;
-                    xy[2 * i + 1] =
-                            place.y(p.spots().get(i).x(), p.spots().get(i).y()) * mm;
-                }
-                sheet.path(xy, p.closed());
-            }
-            case PatternMark.Circle c -> {
-                pen(c.layer());
-                int n = 120;
-                double[] xy = new double[2 * n];
-                for (int i = 0; i < n; i++) {
-                    double x = c.centre().x() + c.radius() * Math.cos(2 * Math.PI * i / n);
-                    double y = c.centre().y() + c.radius() * Math.sin(2 * Math.PI * i / n);
-                    xy[2 * i] = place.x(x, y) * mm;
-                    xy[2 * i + 1] = place.y(x, y) * mm;
-                }
-                sheet.path(xy, true);
-            }
-            case PatternMark.Words w -> {
-                double x = place.x(w.at().x(), w.at().y()) * mm;
-                double y = place.y(w.at().x(), w.at().y()) * mm;
-                String text = w.text().text(unit);
-                // Laid on its side, what ran along runs down and what ran up runs along.
-                double turn = (w.upward() ? Math.PI / 2 : 0) - (place.turned ? Math.PI / 2 : 0);
-                sheet.textTurned(sheet.regular, w.height() * mm, x, y, turn, text);
-            }
-        }
-        sheet.dash();
-    }
-
-    private void pen(PatternMark.Layer layer) throws IOException {
-        switch (layer) {
-            case CUT -> sheet.pen(0.7, 0);
-            case MARK -> {
-                sheet.pen(0.5, 0.35);
-                sheet.dash(4, 2);
-            }
         }
     }
 

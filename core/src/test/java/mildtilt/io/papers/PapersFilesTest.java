@@ -216,7 +216,17 @@ class PapersFilesTest {
                                         16,
                                         10),
                                 new Piece.CentringJig(
-                                        Id.Kind.PIECE.number(2 + 2 * NASTY.indexOf(n)), "jig " + n, 19, 19, 90, 8)))
+                                        Id.Kind.PIECE.number(2 + 2 * NASTY.indexOf(n)), "jig " + n, 19, 19, 90, 8),
+                                new Piece.AdapterPlate(
+                                        Id.Kind.PIECE.number(100 + NASTY.indexOf(n)),
+                                        "plate " + n,
+                                        90,
+                                        60,
+                                        8,
+                                        4,
+                                        List.of(new Piece.PlateHole(20, 20, 9)),
+                                        1,
+                                        1)))
                         .toList()));
         Path into = folder.resolve("out");
         List<Path> written = PapersFiles.write(papers(job), LengthUnit.MM, DAY, "x\ny.tilt", into);

@@ -1,4 +1,4 @@
-package mildtilt.app.part;
+package mildtilt.app.forms;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -7,7 +7,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
-import mildtilt.app.forms.SizeField;
 import mildtilt.app.forms.SizeField.Measure;
 import mildtilt.describe.Field;
 import mildtilt.describe.Field.Presence;
@@ -26,7 +25,7 @@ import mildtilt.job.Job;
  * The sizes of a part that can be typed: every one that its description has a label for, in the order of the
  * description.
  */
-final class PartFields {
+public final class PartFields {
 
     private final JobPlace at;
     private final String after;
@@ -40,7 +39,7 @@ final class PartFields {
     }
 
     /** How a part is changed where it stands in the job. */
-    interface Edit<T> {
+    public interface Edit<T> {
         Job apply(Job job, UnaryOperator<T> change);
     }
 
@@ -49,14 +48,15 @@ final class PartFields {
      * @param after each label, such as ", left"
      * @param leftOut keys of sizes that are not shown
      */
-    static <T> List<SizeField> of(JobPlace at, Form<T> form, T value, String after, Edit<T> edit, String... leftOut) {
+    public static <T> List<SizeField> of(
+            JobPlace at, Form<T> form, T value, String after, Edit<T> edit, String... leftOut) {
         PartFields fields = new PartFields(at, after, Set.of(leftOut));
         fields.add(form, value, edit);
         return fields.all;
     }
 
     /** One size of a part, by its key. */
-    static <T> SizeField one(JobPlace at, Part<T> part, String key, T value, Edit<T> edit) {
+    public static <T> SizeField one(JobPlace at, Part<T> part, String key, T value, Edit<T> edit) {
         PartFields fields = new PartFields(at, "", Set.of());
         fields.add(part, part.field(key), value, edit);
         return fields.all.getFirst();
@@ -134,7 +134,7 @@ final class PartFields {
     }
 
     /** Refused as in a file, before the part is built. */
-    static double within(JobPlace at, double v, Range range) {
+    public static double within(JobPlace at, double v, Range range) {
         if (!range.holds(v)) {
             throw new ImpossibleGeometryException(RefusalText.outOfRange(at, v, range));
         }
