@@ -61,6 +61,7 @@ class ArchitectureTest {
                     "travel",
                     "routes",
                     "template",
+                    "machined",
                     "drawing",
                     "shop",
                     "runsheet"),

@@ -16,6 +16,7 @@ import mildtilt.withers.Withers;
  * @param engagementTimes least thread engagement of a rod's end, in thread diameters
  * @param tubeWall of the column tube, if it is made and not bought, mm
  * @param stock bars and offcuts on hand
+ * @param fixture where the fixture's lengths are measured from
  */
 @Withers
 public record Workshop(
@@ -27,10 +28,12 @@ public record Workshop(
         double engagementTimes,
         Paper paper,
         Optional<Double> tubeWall,
-        List<StockBar> stock)
+        List<StockBar> stock,
+        FixtureDatum fixture)
         implements WorkshopBuilder.With {
 
-    public static final Workshop USUAL = new Workshop(1, 2, 1, 1.5, 3000, 1.5, Paper.A4, Optional.empty(), List.of());
+    public static final Workshop USUAL =
+            new Workshop(1, 2, 1, 1.5, 3000, 1.5, Paper.A4, Optional.empty(), List.of(), FixtureDatum.ORIGIN);
 
     /** The sheet that templates are printed on, mm. */
     public enum Paper {
@@ -58,6 +61,11 @@ public record Workshop(
         public double height() {
             return height;
         }
+    }
+
+    /** @param x of its zero, in the vehicle's own axes, mm; @param tableZ height of its table in them, mm */
+    public record FixtureDatum(double x, double tableZ) {
+        public static final FixtureDatum ORIGIN = new FixtureDatum(0, 0);
     }
 
     /** @param length mm; @param count of that length on hand */
@@ -88,6 +96,6 @@ public record Workshop(
     }
 
     public Workshop withSaw(double k, double face, double gap) {
-        return new Workshop(sets, k, face, gap, usualBar, engagementTimes, paper, tubeWall, stock);
+        return new Workshop(sets, k, face, gap, usualBar, engagementTimes, paper, tubeWall, stock, fixture);
     }
 }

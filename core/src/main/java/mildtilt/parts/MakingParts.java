@@ -3,6 +3,7 @@ package mildtilt.parts;
 import static mildtilt.describe.Ranges.ALONG_A_SHAFT;
 import static mildtilt.describe.Ranges.BAR_LENGTH;
 import static mildtilt.describe.Ranges.CELSIUS;
+import static mildtilt.describe.Ranges.COORDINATE;
 import static mildtilt.describe.Ranges.FACING;
 import static mildtilt.describe.Ranges.HEAT_BETWEEN;
 import static mildtilt.describe.Ranges.HOURS;
@@ -76,6 +77,13 @@ public final class MakingParts {
             .label("Count")
             .help("bars of one length");
 
+    public static final Part<Workshop.FixtureDatum> FIXTURE = Part.of(Workshop.FixtureDatum.class)
+            .usual("x", "x_mm", new Size(COORDINATE), 0.0, "of its zero, in the vehicle's own axes")
+            .label("Fixture's zero, x")
+            .usual("tableZ", "table_z_mm", new Size(COORDINATE), 0.0, "height of its table in the vehicle's own axes")
+            .label("Height of its table, z")
+            .help("where a fixture's lengths are measured from");
+
     public static final Part<Workshop> WORKSHOP = Part.of(Workshop.class)
             .usual("sets", "sets", new Whole(1, 100), Workshop.USUAL.sets(), "vehicles made")
             .label("Sets")
@@ -102,6 +110,12 @@ public final class MakingParts {
             .may("tubeWall", "tube_wall_mm", new Size(WALL), "of a column tube that is made; it is bought if left out")
             .label("Wall of the column tube")
             .usual("stock", "stock", new Many<>(new Group<>(STOCK), 0, 500), List.of(), "bars and offcuts on hand")
+            .omits(
+                    "fixture",
+                    "fixture",
+                    new Group<>(FIXTURE),
+                    Workshop.FixtureDatum.ORIGIN,
+                    "where a fixture's lengths are measured from")
             .help("the workshop");
 
     private static final Form<Stud> STUD = Form.Either.<Stud>of(

@@ -87,11 +87,20 @@ public final class RuleParts {
                     "most that the inner wheel's lock differs from left to right (3)")
             .help("what is usual of the wheels' geometry");
 
-    private static final Part<Rules.VehicleClass> CLASS = Part.of(Rules.VehicleClass.class)
+    public static final Part<Rules.VehicleClass> CLASS = Part.of(Rules.VehicleClass.class)
             .needs("name", "name", Text.NAME, "of the class")
             .needs("wheelbaseMin", "wheelbase_min_mm", new Size(CLASS_LEAST), "least")
+            .label("Least wheelbase")
             .needs("wheelbaseMax", "wheelbase_max_mm", new Size(CLASS_SIZE), "most")
+            .label("Most wheelbase")
             .needs("widthMax", "width_max_mm", new Size(CLASS_SIZE), "over the tyres")
+            .label("Most width over tyres")
+            .may(
+                    "shaftHoleMax",
+                    "shaft_hole_max_mm",
+                    new Size(CLASS_SIZE),
+                    "most of the hole the column goes through in the bulkhead; any if left out")
+            .label("Most shaft hole")
             .help("a class of vehicle");
 
     public static final Part<Rules> RULES = rules(Part.of(Rules.class)).help("the limits the column is judged by");

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.Set;
 import mildtilt.column.Socket.Retention;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.withers.Withers;
 
 /**
  * The limits a column is judged by. They are the builder's own choice of caution, never a law: local rules come first.
@@ -99,12 +100,26 @@ public record Rules(
      * @param wheelbaseMin mm
      * @param wheelbaseMax mm
      * @param widthMax over the tyres, mm
+     * @param shaftHoleMax of the hole that the column goes through in the bulkhead, mm, where the class has a limit
      */
-    public record VehicleClass(String name, double wheelbaseMin, double wheelbaseMax, double widthMax) {
+    @Withers
+    public record VehicleClass(
+            String name, double wheelbaseMin, double wheelbaseMax, double widthMax, Optional<Double> shaftHoleMax)
+            implements RulesVehicleClassBuilder.With {
+
+        /** With any hole. */
+        public VehicleClass(String name, double wheelbaseMin, double wheelbaseMax, double widthMax) {
+            this(name, wheelbaseMin, wheelbaseMax, widthMax, Optional.empty());
+        }
+
         public VehicleClass {
             if (!(wheelbaseMin >= 0 && wheelbaseMax > wheelbaseMin && widthMax > 0)) {
                 throw new ImpossibleGeometryException("The class \"" + name
                         + "\" must have a largest wheelbase above its least, and a width above 0.");
+            }
+            if (shaftHoleMax.filter(h -> !(h > 0)).isPresent()) {
+                throw new ImpossibleGeometryException(
+                        "The shaft hole of the class \"" + name + "\" must be above 0, or left out.");
             }
         }
 

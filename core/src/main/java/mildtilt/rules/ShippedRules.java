@@ -1,5 +1,6 @@
 package mildtilt.rules;
 
+import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
@@ -90,12 +91,20 @@ public enum ShippedRules {
                             "Whether a slow vehicle needs inspection at all differs by place, by speed and by whether it ever crosses a road. Find out before it does.",
                             "Welded shafts: insurers of workplaces may ask who welded and who tested. Keep the record.")));
 
+    private static final String EDITED = " (edited)";
+
     private final String file;
     private final Rules rules;
 
     ShippedRules(String file, Rules rules) {
         this.file = file;
         this.rules = rules;
+    }
+
+    /** What was edited under a name of its own, so that it is not taken for what ships. */
+    public static Rules edited(Rules before, Rules after) {
+        boolean shipped = Arrays.stream(values()).anyMatch(s -> s.rules.name().equals(after.name()));
+        return shipped && !after.equals(before) ? after.withName(after.name() + EDITED) : after;
     }
 
     /** What a command calls it. */

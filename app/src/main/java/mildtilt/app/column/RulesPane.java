@@ -31,8 +31,6 @@ import mildtilt.units.Quantity;
 /** The rule set the column is judged by: one that ships, or one's own copy of it, edited here or in a file. */
 public final class RulesPane extends FactsPane {
 
-    private static final String EDITED = " (edited)";
-
     private final Runnable save;
     private final Runnable open;
 
@@ -102,7 +100,11 @@ public final class RulesPane extends FactsPane {
         rules.classes()
                 .forEach(c -> hint("Class \"" + c.name() + "\": wheelbase " + text(Quantity.length(c.wheelbaseMin()))
                         + " to " + text(Quantity.length(c.wheelbaseMax())) + ", up to "
-                        + text(Quantity.length(c.widthMax())) + " wide."));
+                        + text(Quantity.length(c.widthMax())) + " wide"
+                        + c.shaftHoleMax()
+                                .map(h -> ", a shaft hole of up to " + text(Quantity.length(h)))
+                                .orElse("")
+                        + "."));
         button("Save this rule set as a file…", "save-rules", save);
         button("Open a rule set from a file…", "open-rules", open);
         if (!rules.differ().isEmpty()) {
@@ -195,11 +197,6 @@ public final class RulesPane extends FactsPane {
 
     /** Changes the rule set, which is then no longer the one that shipped under its name. */
     private boolean edit(String change, UnaryOperator<Rules> edit) {
-        return bench.edit("Rules: " + change, j -> {
-            Rules after = edit.apply(j.rules());
-            boolean shipped = Arrays.stream(ShippedRules.values())
-                    .anyMatch(s -> s.rules().name().equals(after.name()));
-            return j.withRules(shipped && !after.equals(j.rules()) ? after.withName(after.name() + EDITED) : after);
-        });
+        return bench.edit("Rules: " + change, j -> j.withRules(ShippedRules.edited(j.rules(), edit.apply(j.rules()))));
     }
 }

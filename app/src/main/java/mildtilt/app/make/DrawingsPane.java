@@ -121,7 +121,7 @@ final class DrawingsPane extends MakePane {
         fields(job, at, piece);
         drawing.ifPresent(d -> {
             head("Its sizes");
-            table(DrawingTable.of(d));
+            table(DrawingTable.of(d), "size", "drawn", "most_mm", "least_mm");
         });
     }
 

@@ -24,6 +24,8 @@ public final class MakeStagePane extends HBox {
 
         void drawings();
 
+        void checkSheets();
+
         void everything();
     }
 
@@ -45,6 +47,7 @@ public final class MakeStagePane extends HBox {
             case RUN -> new RunPane(bench, desk, saving::runSheet);
             case BUYING -> new BuyingPane(bench, desk);
             case HEAT -> new HeatPane(bench, desk);
+            case SET -> new SetPane(bench, desk, saving::checkSheets);
             case PAPERS -> new PaperPane(bench, desk, clock, saving);
         });
     }

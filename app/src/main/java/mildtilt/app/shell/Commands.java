@@ -86,6 +86,7 @@ final class Commands {
                         always("job-card", "Save the job card as PDF…", "Shortcut+P", papers::jobCard),
                         always("job-book", "Save the job book as PDF…", "Shortcut+Shift+P", papers::jobBook),
                         always("templates", "Save all templates…", "Shortcut+T", papers::templates),
+                        unkeyed("check-sheets", "Save the check sheets of the set as PDF…", papers::checkSheets),
                         unkeyed("drawings", "Save all drawings for the machinist…", papers::drawings),
                         always("bench", "Save everything for the bench…", "Shortcut+Shift+E", papers::everything),
                         always("csv", "Save tables and curves as CSV…", "Shortcut+E", papers::csv),

@@ -19,6 +19,7 @@ import mildtilt.io.SafeFiles;
 import mildtilt.io.csv.CsvFiles;
 import mildtilt.io.papers.PapersFiles;
 import mildtilt.io.papers.TrialFiles;
+import mildtilt.io.pdf.CheckSheetPdf;
 import mildtilt.io.pdf.InspectionPdf;
 import mildtilt.io.pdf.JobBookPdf;
 import mildtilt.io.pdf.JobCardPdf;
@@ -74,6 +75,16 @@ public final class PaperSaving implements MakeStagePane.Saving {
                 .ifPresent(p -> put.accept(() -> {
                     SafeFiles.replace(p, JobCardPdf.write(papers(now).analysis(), now.unit, now.day, now.file));
                     return "The job card is in " + p.getFileName() + ".";
+                }));
+    }
+
+    @Override
+    public void checkSheets() {
+        Now now = now();
+        prompt.save(owner, "Save the check sheets", Kind.CARD, suggested() + "-check-sheets")
+                .ifPresent(p -> put.accept(() -> {
+                    SafeFiles.replace(p, CheckSheetPdf.write(papers(now).analysis(), now.unit, now.day, now.file));
+                    return "The check sheets are in " + p.getFileName() + ".";
                 }));
     }
 

@@ -13,6 +13,7 @@ public enum MakeSheet {
     RUN("Order of work"),
     BUYING("Buying"),
     HEAT("Heat record"),
+    SET("Set and class"),
     PAPERS("Print and export");
 
     private final String label;

@@ -15,11 +15,11 @@ import mildtilt.findings.Finding;
 import mildtilt.findings.GuardedAnalysis;
 import mildtilt.findings.Remedy;
 import mildtilt.findings.Severity;
-import mildtilt.geometry.Side;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.rules.Rules;
-import mildtilt.rules.Rules.VehicleClass;
+import mildtilt.shop.ClassFigures;
+import mildtilt.shop.ClassFigures.Limit;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
@@ -145,12 +145,8 @@ final class RuleChecks {
             return;
         }
         double wheelbase = job.vehicle().wheelbase();
-        Optional<Double> width = job.axle()
-                .map(a -> a.corner(Side.LEFT).knuckle().wheelCentre().y()
-                        - a.corner(Side.RIGHT).knuckle().wheelCentre().y()
-                        + job.vehicle().tyreWidth());
-        List<VehicleClass> fitting = rules.classes().stream()
-                .filter(c -> c.takesWheelbase(wheelbase))
+        List<ClassFigures> fitting = ClassFigures.of(job).stream()
+                .filter(c -> !c.breaks(Limit.WHEELBASE))
                 .toList();
         if (fitting.isEmpty()) {
             all.add(new Finding(
@@ -163,17 +159,42 @@ final class RuleChecks {
                             Quantity.length(wheelbase)),
                     "Its limits may not be meant for this vehicle. Put the class you are inspected in into a copy of the rule set.",
                     List.of()));
-        } else if (width.isPresent() && fitting.stream().noneMatch(c -> width.get() <= c.widthMax())) {
+            return;
+        }
+        outside(
+                fitting,
+                Limit.WIDTH,
+                new Element.Tyres(),
+                "{0} over the tyres is wider than the class \"%s\" takes: {1}.",
+                "Width and wheelbase of a class differ from one organiser to the next: check theirs.",
+                all);
+        outside(
+                fitting,
+                Limit.SHAFT_HOLE,
+                new Element.Wheel(),
+                "What goes through the bulkhead needs a hole of {0}; the class \"%s\" takes {1} at most.",
+                "A hole is as long as the shaft leans, with its gap all round. Let the column go through more squarely, go through with a thinner shaft, or seal it with a bearing or a boot as the class wants.",
+                all);
+    }
+
+    /** Where no class that takes the wheelbase takes this as well. */
+    private void outside(
+            List<ClassFigures> fitting, Limit limit, Element at, String what, String why, List<Finding> all) {
+        if (fitting.stream().allMatch(c -> c.breaks(limit))) {
+            ClassFigures.Line line = fitting.getFirst().lines().stream()
+                    .filter(l -> l.limit() == limit)
+                    .findFirst()
+                    .orElseThrow();
             all.add(new Finding(
                     Fault.OUT_OF_CLASS,
                     Severity.LOOK,
-                    new Element.Tyres(),
+                    at,
+                    limit == Limit.WIDTH ? "" : limit.name(),
                     Phrase.of(
-                            "{0} over the tyres is wider than the class \""
-                                    + Phrase.name(fitting.getFirst().name()) + "\" takes: {1}.",
-                            Quantity.length(width.get()),
-                            Quantity.length(fitting.getFirst().widthMax())),
-                    "Width and wheelbase of a class differ from one organiser to the next: check theirs.",
+                            what.formatted(Phrase.name(fitting.getFirst().of().name())),
+                            Quantity.length(line.has().orElseThrow()),
+                            Quantity.length(line.most())),
+                    Phrase.of(why),
                     List.of()));
         }
     }

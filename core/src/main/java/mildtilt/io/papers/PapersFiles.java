@@ -17,6 +17,7 @@ import mildtilt.io.cad.StlFile;
 import mildtilt.io.cad.TemplateDxf;
 import mildtilt.io.cad.TemplateSvg;
 import mildtilt.io.csv.CsvFiles;
+import mildtilt.io.pdf.CheckSheetPdf;
 import mildtilt.io.pdf.JobBookPdf;
 import mildtilt.io.pdf.JobCardPdf;
 import mildtilt.io.pdf.PartDrawingPdf;
@@ -44,6 +45,7 @@ public final class PapersFiles {
         written.add(put(folder.resolve("job-book.pdf"), JobBookPdf.write(papers, unit, date, file)));
         written.add(put(folder.resolve("job-card.pdf"), JobCardPdf.write(papers.analysis(), unit, date, file)));
         written.add(put(folder.resolve("run-sheet.pdf"), RunSheetPdf.write(papers, unit, date, file)));
+        written.add(put(folder.resolve("check-sheets.pdf"), CheckSheetPdf.write(papers.analysis(), unit, date, file)));
         written.addAll(tables(papers, folder));
         written.addAll(templates(papers, unit, folder.resolve("templates")));
         written.addAll(drawings(papers, unit, date, file, folder.resolve("drawings")));

@@ -64,7 +64,7 @@ public record AgainstPlan(
     }
 
     /** What a figure must not pass, in the gauge's unit; empty where nothing says so. */
-    private static Optional<Double> limit(Measurand gauge, Analysis a) {
+    public static Optional<Double> limit(Measurand gauge, Analysis a) {
         return switch (gauge) {
             case Measurand.JointAngle g ->
                 a.column().flatMap(c -> joint(a, g).map(i -> c.limitsDeg().get(i)));

@@ -330,7 +330,8 @@ class PapersFilesTest {
                                 1.25,
                                 Paper.LETTER,
                                 Optional.of(2.6),
-                                m.workshop().stock()))
+                                m.workshop().stock(),
+                                new Workshop.FixtureDatum(-300, 120)))
                         .withPiece(new Piece.BearingBracket(
                                 Id.Kind.PIECE.first(),
                                 "B",
