@@ -7,6 +7,7 @@ import java.util.TreeSet;
 import mildtilt.clearance.bodies.Bodies;
 import mildtilt.clearance.bodies.Body;
 import mildtilt.clearance.bodies.Body.Sort;
+import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.obstacle.Carrier;
 import mildtilt.solid.Solid;
@@ -15,13 +16,14 @@ import mildtilt.steer.position.SteeringTrain;
 /**
  * Something a new route must keep clear of.
  *
+ * @param id of the body it is
  * @param name as the user reads it
  * @param need gap it wants, with how much nearer than drawn it may be, mm
  * @param places everywhere it goes, at steps: the axle's parts over steering and travel, what moves by itself over its
  * way
  * @param gear whether it is part of the gear, in which the last shaft ends
  */
-public record SweptObstacle(String name, double need, List<Solid> places, boolean gear) {
+public record SweptObstacle(Id id, String name, double need, List<Solid> places, boolean gear) {
 
     private static final int EVERY = 5;
 
@@ -44,7 +46,7 @@ public record SweptObstacle(String name, double need, List<Solid> places, boolea
                                 .apply(BodyOverRange.stand(range, p, 0, b.onPart() ? k : range.parts.length / 2)));
                     }
                 }
-                all.add(new SweptObstacle(b.name(), b.need() + b.extra(), places, b.sort() == Sort.GEAR));
+                all.add(new SweptObstacle(b.id(), b.name(), b.need() + b.extra(), places, b.sort() == Sort.GEAR));
             }
         }
         return all;

@@ -1,8 +1,12 @@
 package mildtilt.columnrange;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
 import mildtilt.column.Column;
+import mildtilt.column.Slide;
 import mildtilt.geometry.Axis;
 
 /**
@@ -58,5 +62,25 @@ public record FrontPush(double stroke, double kinkDeg, double standsOff, List<In
                         slides,
                         Math.max(0, c.length(0) - c.gearEndFit(0).takeOff() - t.to() - t.beyond()) + t.collapse()))
                 .orElse(slides);
+    }
+
+    /** A column of which one shaft slides together farther. @param shaft which */
+    public record Shortened(int shaft, Column column) {}
+
+    /** A shaft that is cut, the longest first, made to slide together until a stroke is there; empty where none can. */
+    public static Optional<Shortened> shortened(Column c, double wanted, double leastOverlap) {
+        double missing = wanted - of(c).stroke();
+        return IntStream.range(0, c.shafts().size())
+                .filter(i -> c.shafts().get(i).toCut())
+                .boxed()
+                .sorted(Comparator.comparingDouble(c::length).reversed())
+                .map(i -> {
+                    Slide was =
+                            c.shafts().get(i).slide().orElse(new Slide(Math.ceil(leastOverlap + 10), leastOverlap, 0));
+                    Slide more = was.withCloses(Math.ceil(was.closes() + missing));
+                    return new Shortened(i, c.editShaft(i, s -> s.withSlide(Optional.of(more))));
+                })
+                .filter(x -> of(x.column).stroke() >= wanted - 1e-6)
+                .findFirst();
     }
 }

@@ -21,7 +21,8 @@ import mildtilt.units.Phrase;
  * @param length of all shafts together, mm
  * @param tiltDeg the rack turned by
  * @param wheel how the steering wheel is set, in words; empty as planned
- * @param bearings what must be held besides, as sentences
+ * @param bearings what must be held besides, and what slides, as sentences
+ * @param toGet what is bought or made besides what is there already
  */
 public record Route(
         List<String> why,
@@ -35,8 +36,9 @@ public record Route(
         double stroke,
         double length,
         double tiltDeg,
-        String wheel,
-        List<Phrase> bearings) {
+        Phrase wheel,
+        List<Phrase> bearings,
+        List<Phrase> toGet) {
 
     public int joints() {
         return points.size() - 2;
@@ -45,6 +47,6 @@ public record Route(
     Route offeredFor(List<String> reasons) {
         return new Route(
                 reasons, job, points, widestDeg, spareDeg, ripplePct, spareGap, tightest, stroke, length, tiltDeg,
-                wheel, bearings);
+                wheel, bearings, toGet);
     }
 }

@@ -10,8 +10,10 @@ import mildtilt.clearance.Clearances;
 import mildtilt.clearance.PairGap;
 import mildtilt.clearance.SweptObstacle;
 import mildtilt.clocking.BestClocking;
+import mildtilt.column.Bearing;
 import mildtilt.column.Column;
 import mildtilt.column.ColumnTrain;
+import mildtilt.column.Joint;
 import mildtilt.column.Shaft;
 import mildtilt.column.Slide;
 import mildtilt.columnrange.ColumnFigures;
@@ -22,6 +24,7 @@ import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
 import mildtilt.job.Job;
 import mildtilt.routes.RouteScorer.RouteScore;
+import mildtilt.rules.Rules;
 import mildtilt.solid.Convex;
 import mildtilt.solid.Gaps;
 import mildtilt.solid.Solid;
@@ -95,13 +98,21 @@ final class RouteBuilder {
         }
         c = sliding.column;
         bearings.addAll(sliding.notes);
+        if (layout.question.frontRule()) {
+            Sliding front = front(c);
+            if (front.refused.isPresent()) {
+                return Built.refused(front.refused.get());
+            }
+            c = front.column;
+            bearings.addAll(front.notes);
+        }
         Column clocked = c;
         BestClocking best = BestClocking.asMade(new ColumnTrain(c));
         for (int i = 0; i < best.clockingDeg().size(); i++) {
             double deg = best.clockingDeg().get(i);
             clocked = clocked.editShaft(i + 1, s -> s.withClockingDeg(deg));
         }
-        Job job = bare.withColumn(clocked);
+        Job job = carried(bare.withColumn(clocked), bearings);
         return gaps(job, way, worth, spare, best.ripplePct(), bearings);
     }
 
@@ -131,8 +142,9 @@ final class RouteBuilder {
                         FrontPush.of(job.column().orElseThrow()).stroke(),
                         worth.length(),
                         way.numbers()[RouteParameters.TILT],
-                        layout.sets.get(way.set()).words(),
-                        List.copyOf(bearings))),
+                        layout.wheel(way),
+                        List.copyOf(bearings),
+                        RouteParts.toGet(layout.job, job, layout.spacers(way)))),
                 Optional.empty());
     }
 
@@ -188,6 +200,76 @@ final class RouteBuilder {
                     Quantity.length(slide.closes())));
         }
         return new Sliding(made, notes, Optional.empty());
+    }
+
+    /** Shortened or kinked as the rule set wants it of a blow from the front. */
+    private Sliding front(Column c) {
+        Rules.Collapse rule = layout.job.rules().collapse();
+        FrontPush push = FrontPush.of(c);
+        if (rule.stroke() <= push.stroke() + 1e-6) {
+            return new Sliding(c, List.of(), Optional.empty());
+        }
+        if (rule.kinkDeg().filter(k -> push.kinkDeg() >= k).isPresent()) {
+            return new Sliding(
+                    c,
+                    List.of(Phrase.of(
+                            "It folds where it is pushed from the front: {0} of kink, as the rule set takes instead of a stroke",
+                            Quantity.angle(push.kinkDeg()))),
+                    Optional.empty());
+        }
+        Optional<FrontPush.Shortened> shorter = FrontPush.shortened(
+                        c, rule.stroke(), layout.job.rules().overlap())
+                .filter(x -> {
+                    Slide s = x.column().shafts().get(x.shaft()).slide().orElseThrow();
+                    return x.column().cutLength(x.shaft()) > s.overlap() + s.closes();
+                });
+        return shorter.map(x -> new Sliding(
+                        x.column(),
+                        List.of(Phrase.of(
+                                Phrase.name(c.shafts().get(x.shaft()).name())
+                                        + " made to slide together by {0}, for a blow from the front",
+                                Quantity.length(x.column()
+                                        .shafts()
+                                        .get(x.shaft())
+                                        .slide()
+                                        .orElseThrow()
+                                        .closes()))),
+                        Optional.empty()))
+                .orElseGet(() -> new Sliding(
+                        c,
+                        List.of(),
+                        Optional.of(Phrase.of(
+                                "A blow from the front finds {0} of stroke and {1} of kink, and no shaft is long enough to slide together as the rule set wants: {2}"
+                                        + (rule.kinkDeg().isPresent() ? ", or {3} of kink" : ""),
+                                Quantity.length(push.stroke()),
+                                Quantity.angle(push.kinkDeg()),
+                                Quantity.length(rule.stroke()),
+                                Quantity.angle(rule.kinkDeg().orElse(0.0))))));
+    }
+
+    /** With a carrier plate for every bearing that the route adds, where a plate square to its shaft meets a surface. */
+    private Job carried(Job job, List<Phrase> notes) {
+        Job all = job;
+        for (Joint j : layout.column.joints()) {
+            if (job.column().orElseThrow().joint(j.id()).isEmpty()) {
+                notes.add(Phrase.of(Phrase.name(j.name()) + " is not needed any more"));
+            }
+        }
+        for (Bearing b : job.column().orElseThrow().bearings()) {
+            if (layout.column.bearing(b.id()).isEmpty()) {
+                Optional<RouteParts.Carrier> carrier = RouteParts.carrier(all, b, layout.question.bracketReach());
+                if (carrier.isPresent()) {
+                    all = carrier.get().job();
+                    notes.add(carrier.get().words());
+                } else if (!brackets.isEmpty()) {
+                    notes.add(Phrase.of(
+                            "No plate square to its shaft meets a marked surface within {0} of " + Phrase.name(b.name())
+                                    + ": its carrier is yours to shape",
+                            Quantity.length(layout.question.bracketReach())));
+                }
+            }
+        }
+        return all;
     }
 
     private Optional<BearingPlace> place(Column c) {

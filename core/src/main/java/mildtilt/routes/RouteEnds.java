@@ -21,8 +21,11 @@ import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.RigidMove;
+import mildtilt.geometry.Vector;
 import mildtilt.id.Id;
 import mildtilt.job.Job;
+import mildtilt.units.Phrase;
+import mildtilt.units.Quantity;
 
 /**
  * What a route begins and ends with, and the parts it is made of: those of the job's column, its first and last joint
@@ -211,9 +214,10 @@ final class RouteEnds {
         Point input = move.moved(column.gearInput());
         Point last = input.plus(move.turned(gearAxis().vector()).times(-way.numbers()[RouteParameters.ALONG_GEAR]));
         List<Point> all = new ArrayList<>();
-        all.add(set.hub);
+        Point hub = hub(way);
+        all.add(hub);
         if (way.numbers()[RouteParameters.ALONG_COLUMN] > 0) {
-            all.add(set.hub.plus(set.axis.times(way.numbers()[RouteParameters.ALONG_COLUMN])));
+            all.add(hub.plus(set.axis.times(way.numbers()[RouteParameters.ALONG_COLUMN])));
         }
         for (int i = 0; i < way.between(); i++) {
             all.add(way.point(i));
@@ -221,6 +225,49 @@ final class RouteEnds {
         all.add(last);
         all.add(input);
         return all;
+    }
+
+    /** The wheel's hub, set by spacers and brackets as a way has it. */
+    private Point hub(RouteParameters way) {
+        WheelSet set = sets.get(way.set());
+        return set.hub
+                .plus(Vector.Z.times(way.numbers()[RouteParameters.WHEEL_UP]))
+                .plus(set.axis.times(way.numbers()[RouteParameters.WHEEL_ALONG]));
+    }
+
+    /** How the wheel is set, in words; empty as planned. */
+    Phrase wheel(RouteParameters way) {
+        String set = sets.get(way.set()).words;
+        List<Phrase> spacers = spacers(way);
+        return joined(
+                set.isEmpty()
+                        ? spacers
+                        : Stream.concat(Stream.of(Phrase.of(set)), spacers.stream())
+                                .toList());
+    }
+
+    /** What spacers and brackets do to the wheel, one for each way; none as planned. */
+    List<Phrase> spacers(RouteParameters way) {
+        double up = way.numbers()[RouteParameters.WHEEL_UP];
+        double along = way.numbers()[RouteParameters.WHEEL_ALONG];
+        List<Phrase> all = new ArrayList<>();
+        if (up != 0) {
+            all.add(Phrase.of("wheel {0} " + (up > 0 ? "higher" : "lower"), Quantity.length(Math.abs(up))));
+        }
+        if (along != 0) {
+            all.add(Phrase.of(
+                    "wheel {0} " + (along > 0 ? "farther from" : "nearer to") + " the driver",
+                    Quantity.length(Math.abs(along))));
+        }
+        return all;
+    }
+
+    static Phrase joined(List<Phrase> all) {
+        Phrase one = Phrase.of("");
+        for (int i = 0; i < all.size(); i++) {
+            one = one.then(i == 0 ? "" : ", ").then(all.get(i));
+        }
+        return one;
     }
 
     /** Bearings of the first shaft stay where they are. */
@@ -251,16 +298,24 @@ final class RouteEnds {
                 .withAxis(column.gear().axis().map(d -> move.turned(d.vector()).direction()));
         Column c = new Column(
                 column.wheel()
-                        .withHub(set.hub)
+                        .withHub(hub(way))
                         .withAdjustment(a.withTilt(a.tiltUpDeg() - set.tiltUp, a.tiltDownDeg() + set.tiltUp)),
                 shafts,
                 all,
                 gear,
                 column.firstForkDeg(),
                 column.tube(),
-                onFirstShaft(set.hub.distanceTo(p.get(1))),
+                onFirstShaft(p.get(0).distanceTo(p.get(1))),
                 column.installation()
                         .withColumnAxis(column.installation().columnAxis().map(_ -> set.axis)));
-        return job.withColumn(c);
+        Job built = job.withColumn(question.hole()
+                .map(h -> c.withInstallation(c.installation()
+                        .withBulkhead(c.installation()
+                                .bulkhead()
+                                .or(() -> Optional.of(h.centre().x())))))
+                .orElse(c));
+        return question.hole()
+                .map(h -> RouteHole.leftOut(built, h, points(way)))
+                .orElse(built);
     }
 }

@@ -6,11 +6,13 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.ToDoubleBiFunction;
 import java.util.stream.Stream;
 import mildtilt.clearance.SweptObstacle;
 import mildtilt.geometry.Point;
+import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.routes.RouteScorer.RouteScore;
 import mildtilt.units.Phrase;
@@ -58,7 +60,8 @@ public final class RouteFinder {
         layout = new RouteEnds(job, question);
         this.question = question;
         this.progress = progress;
-        RouteObstacles blockers = new RouteObstacles(SweptObstacle.of(job), question.gap());
+        Set<Id> holed = question.hole().map(h -> RouteHole.holed(job, h)).orElse(Set.of());
+        RouteObstacles blockers = new RouteObstacles(SweptObstacle.of(job), question.gap(), holed);
         weigh = new RouteScorer(layout, blockers);
         lattice = new RouteLattice(layout, question, weigh, blockers, this::tell, given::get);
         builder = new RouteBuilder(layout);
@@ -162,10 +165,22 @@ public final class RouteFinder {
 
     /** The best of many ways, each weighed, the best first. */
     private List<Scored> scored(List<RouteParameters> ways) {
-        return lattice.bestByAngles(ways.isEmpty() ? lattice.withoutPreference() : ways, WEIGHED).parallelStream()
+        return lattice
+                .bestByAngles(nearHole(ways.isEmpty() ? lattice.withoutPreference() : ways), WEIGHED)
+                .parallelStream()
                 .map(w -> new Scored(w, weigh.of(w)))
                 .sorted(Comparator.comparingDouble(w -> w.worth.cost()))
                 .toList();
+    }
+
+    /** Those that go by the hole they must go through, as far as any do. */
+    private List<RouteParameters> nearHole(List<RouteParameters> ways) {
+        return question.hole()
+                .map(h -> ways.stream()
+                        .filter(w -> RouteHole.crossing(layout.points(w), h).off() < RouteHole.NEAR)
+                        .toList())
+                .filter(near -> !near.isEmpty())
+                .orElse(ways);
     }
 
     /**
@@ -286,6 +301,8 @@ public final class RouteFinder {
                     case RouteParameters.TILT ->
                         layout.rack.isPresent() && v >= question.tiltFromDeg() && v <= question.tiltToDeg();
                     case RouteParameters.ALONG_GEAR -> v >= layout.leastAlongGear();
+                    case RouteParameters.WHEEL_UP -> Math.abs(v) <= question.wheelHeight();
+                    case RouteParameters.WHEEL_ALONG -> Math.abs(v) <= question.wheelReach();
                     default -> true;
                 };
         return may ? Optional.of(way.with(number, v)) : Optional.empty();

@@ -2,8 +2,10 @@ package mildtilt.routes;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import mildtilt.clearance.SweptObstacle;
 import mildtilt.geometry.Point;
+import mildtilt.id.Id;
 import mildtilt.solid.Bounds;
 import mildtilt.solid.Convex;
 import mildtilt.solid.Gap;
@@ -16,20 +18,21 @@ final class RouteObstacles {
     /** Gaps larger than their limit by this are not reported, mm. */
     static final double FAR = 60;
 
-    /** @param gear whether it is part of the gear itself */
-    private record Blocker(String name, double need, List<Solid> places, Bounds all, boolean gear) {}
+    /** @param gear whether it is part of the gear itself; @param holed whether it has the hole a route goes through */
+    private record Blocker(String name, double need, List<Solid> places, Bounds all, boolean gear, boolean holed) {}
 
     private final List<Blocker> all = new ArrayList<>();
 
-    /** @param gap wanted to everything, mm */
-    RouteObstacles(List<SweptObstacle> standing, double gap) {
+    /** @param gap wanted to everything, mm; @param holed what has the hole that a route goes through */
+    RouteObstacles(List<SweptObstacle> standing, double gap, Set<Id> holed) {
         for (SweptObstacle s : standing) {
             all.add(new Blocker(
                     s.name(),
                     Math.max(gap, s.need()),
                     s.places(),
                     s.places().stream().map(Solid::bounds).reduce(Bounds::with).orElseThrow(),
-                    s.gear()));
+                    s.gear(),
+                    holed.contains(s.id())));
         }
     }
 
@@ -45,13 +48,15 @@ final class RouteObstacles {
 
     /**
      * Of a part of the column. @param extra by how much it may be nearer than drawn, mm; @param enough a margin from
-     * which on none is wanted. @param inGear whether the part ends in the gear
+     * which on none is wanted. @param inGear whether the part ends in the gear. @param through whether it is what goes through the hole
      */
-    Margin margin(Convex part, double extra, double enough, boolean inGear) {
+    Margin margin(Convex part, double extra, double enough, boolean inGear, boolean through) {
         Margin least = new Margin(enough, "", Point.ORIGIN);
         Solid solid = Solid.of(part);
         for (Blocker b : all) {
-            if (!(inGear && b.gear) && b.all.distanceTo(part.bounds()) - b.need - extra < least.mm) {
+            if (!(inGear && b.gear)
+                    && !(through && b.holed)
+                    && b.all.distanceTo(part.bounds()) - b.need - extra < least.mm) {
                 for (Solid place : b.places) {
                     if (place.bounds().distanceTo(part.bounds()) - b.need - extra < least.mm) {
                         Gap g = Gaps.between(solid, place, least.mm + b.need + extra);
@@ -66,14 +71,14 @@ final class RouteObstacles {
     }
 
     /**
-     * Whether a part keeps every gap but for a little. @param lacking how much may be lacking, mm. @param inGear
+     * Whether a part keeps every gap but for a little; what has the hole is looked at later. @param lacking how much may be lacking, mm. @param inGear
      * whether the part ends in the gear
      */
     boolean clears(Convex part, double extra, double lacking, boolean inGear) {
         for (Blocker b : all) {
             // With more lacking than the whole gap nothing is in the way but what is run right through.
             double far = Math.max(0, b.need + extra - lacking);
-            if (!(inGear && b.gear) && b.all.distanceTo(part.bounds()) < far) {
+            if (!(inGear && b.gear) && !b.holed && b.all.distanceTo(part.bounds()) < far) {
                 for (Solid place : b.places) {
                     if (place.bounds().distanceTo(part.bounds()) < far && Gaps.nearer(part, place, far)) {
                         return false;

@@ -9,14 +9,17 @@ import mildtilt.geometry.Point;
  * @param set which of the steering wheel's settings
  * @param numbers from the hub along the column to the first joint; turn of the rack, degrees; from the gear input back
  * along its
- *     axis to the last joint; x, y, z of each joint between. With one joint the first two are not both free
+ *     axis to the last joint; how far wheel and column are set up, and along their axis toward the gear; x, y, z of each
+ *     joint between. With one joint the first two are not both free
  */
 record RouteParameters(int set, double[] numbers) {
 
     static final int ALONG_COLUMN = 0;
     static final int TILT = 1;
     static final int ALONG_GEAR = 2;
-    static final int FIRST_BETWEEN = 3;
+    static final int WHEEL_UP = 3;
+    static final int WHEEL_ALONG = 4;
+    static final int FIRST_BETWEEN = 5;
 
     static RouteParameters of(int set, double alongColumn, double tilt, double alongGear, List<Point> between) {
         double[] n = new double[FIRST_BETWEEN + 3 * between.size()];

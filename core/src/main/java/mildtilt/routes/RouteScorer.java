@@ -2,10 +2,12 @@ package mildtilt.routes;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import mildtilt.clearance.bodies.SweptJoint;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 import mildtilt.routes.RouteObstacles.Margin;
+import mildtilt.routes.RouteQuestion.Hole;
 import mildtilt.solid.Convex;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
@@ -24,15 +26,24 @@ final class RouteScorer {
 
     private static final double JOINT_COSTS = 14;
     private static final double ROOM_COUNTS = 1.2;
+    /** Of a mm that wheel and column are set by spacers. */
+    private static final double SPACER_COSTS = 0.15;
+    /** Of a degree that lacks of a kink that folds. */
+    private static final double UNKINKED_COSTS = 0.4;
 
     private final RouteEnds layout;
     private final RouteObstacles blockers;
     private final double moves;
+    /** Sum of angles that folds instead of shortening, where that is asked for, degrees. */
+    private final double kink;
 
     RouteScorer(RouteEnds layout, RouteObstacles blockers) {
         this.layout = layout;
         this.blockers = blockers;
         moves = layout.column.installation().frameMovement();
+        kink = layout.question.frontRule()
+                ? layout.job.rules().collapse().kinkDeg().orElse(0.0)
+                : 0;
     }
 
     /** One thing a way lacks. @param amount in degrees or mm, above 0 */
@@ -107,12 +118,18 @@ final class RouteScorer {
                                 Quantity.angle(off), Quantity.angle(off - may))));
             }
         }
+        layout.question.hole().ifPresent(h -> hole(p, h, joints).ifPresent(lacks::add));
         // Bent or crowded far beyond what may be, no gap matters yet.
         boolean hopeless = lacks.stream().mapToDouble(Lack::amount).sum() > HOPELESS;
         Margin margin = hopeless ? new Margin(0, "", Point.ORIGIN) : Margin.PLENTY;
+        int through = layout.question
+                .hole()
+                .map(h -> RouteHole.crossing(p, h).shaft())
+                .orElse(-1);
         for (int i = 0; i <= joints && !hopeless; i++) {
             // The last shaft ends in the gear: that is no obstacle to it.
-            Margin m = blockers.margin(shaft(p, i, joints), i < 2 ? moves : 0, Math.max(0, margin.mm()), i == joints);
+            Margin m = blockers.margin(
+                    shaft(p, i, joints), i < 2 ? moves : 0, Math.max(0, margin.mm()), i == joints, i == through);
             if (m.mm() < 0) {
                 lacks.add(lack(m, layout.shaft(i, joints).name()));
             }
@@ -123,11 +140,12 @@ final class RouteScorer {
             double enough = Math.max(0, margin.mm());
             // What it sweeps lies within two bars with round ends: where those keep off, so does it.
             if (around(p, i, joints).stream()
-                    .allMatch(c -> blockers.margin(c, extra, enough, false).mm() >= enough)) {
+                    .allMatch(
+                            c -> blockers.margin(c, extra, enough, false, false).mm() >= enough)) {
                 continue;
             }
             for (Convex part : joint(p, i, joints)) {
-                Margin m = blockers.margin(part, extra, Math.max(0, margin.mm()), false);
+                Margin m = blockers.margin(part, extra, Math.max(0, margin.mm()), false, false);
                 if (m.mm() < 0) {
                     lacks.add(lack(m, layout.joint(i, joints).name()));
                 }
@@ -141,10 +159,43 @@ final class RouteScorer {
                 + 0.25 * sum
                 - 0.35 * Math.min(margin.mm(), GOOD_GAP)
                 + Math.max(0, TIGHT - margin.mm())
-                + 0.012 * length;
+                + 0.012 * length
+                + SPACER_COSTS
+                        * (Math.abs(way.numbers()[RouteParameters.WHEEL_UP])
+                                + Math.abs(way.numbers()[RouteParameters.WHEEL_ALONG]))
+                + UNKINKED_COSTS * Math.max(0, kink - sum);
         double roomy = cost - ROOM_COUNTS * Math.min(margin.mm(), GOOD_GAP);
         double more = lacking > 0 ? 1000 + 100 * lacking : 0;
         return new RouteScore(more + cost, more + roomy, lacking, lacks, widest, margin, length);
+    }
+
+    /** How far what goes through a hole stands over its edge, with the gap between own parts all round. */
+    private Optional<Lack> hole(List<Point> p, Hole h, int joints) {
+        RouteHole.Crossing at = RouteHole.crossing(p, h);
+        double gap = layout.job.surroundings().own().gap();
+        double round = at.shaft() < 0
+                ? 0
+                : at.shaft() == 0
+                                && layout.column
+                                        .tube()
+                                        .filter(t -> at.along() <= t.to() + t.beyond())
+                                        .isPresent()
+                        ? layout.column.tube().orElseThrow().outside()
+                        : layout.shaft(at.shaft(), joints).diameter();
+        double over = at.off() + round / 2 / at.lean() + gap + (at.shaft() < 2 ? moves : 0) - h.diameter() / 2;
+        return over > 0
+                ? Optional.of(new Lack(
+                        over,
+                        at.shaft() < 0
+                                ? Phrase.of("It does not go through the bulkhead with the hole at all")
+                                : Phrase.of(
+                                        Phrase.name(layout.shaft(at.shaft(), joints)
+                                                        .name())
+                                                + " goes {0} beside the hole's middle, {1} too far for a hole of {2}",
+                                        Quantity.length(at.off()),
+                                        Quantity.length(over),
+                                        Quantity.length(h.diameter()))))
+                : Optional.empty();
     }
 
     private static Lack lack(Margin m, String part) {

@@ -8,6 +8,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.DoubleConsumer;
 import java.util.function.ToDoubleFunction;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import javafx.application.Platform;
 import javafx.scene.Node;
@@ -24,13 +25,16 @@ import mildtilt.app.controls.SearchRow;
 import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Workbench.Ghost;
+import mildtilt.column.Column;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.geometry.Point;
 import mildtilt.job.Job;
 import mildtilt.routes.Route;
 import mildtilt.routes.RouteAnswer;
 import mildtilt.routes.RouteFinder;
 import mildtilt.routes.RouteQuestion;
+import mildtilt.routes.RouteQuestion.Hole;
 import mildtilt.units.LengthText;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
@@ -150,8 +154,80 @@ public final class RoutePane extends VBox {
         wheel.setMinHeight(USE_PREF_SIZE);
         wheel.setSelected(question.wheelFree());
         wheel.setOnAction(_ -> question = question.withWheelFree(wheel.isSelected()));
-        asked.add(wheel, 0, row, 2, 1);
+        asked.add(wheel, 0, row++, 2, 1);
+        named(
+                row++,
+                "Wheel higher or lower by, up to",
+                length("route-wheel-height", question.wheelHeight(), v -> question = question.withWheelHeight(v)));
+        named(
+                row++,
+                "Wheel nearer or farther by, up to",
+                length("route-wheel-reach", question.wheelReach(), v -> question = question.withWheelReach(v)));
+        CheckBox front = new CheckBox("It must keep the rule for a blow from the front");
+        front.setId("route-front");
+        front.setWrapText(true);
+        front.setMinHeight(USE_PREF_SIZE);
+        front.setSelected(question.frontRule());
+        front.setOnAction(_ -> question = question.withFrontRule(front.isSelected()));
+        asked.add(front, 0, row++, 2, 1);
+        CheckBox through = new CheckBox("It must go through a hole in the bulkhead");
+        through.setId("route-hole");
+        through.setWrapText(true);
+        through.setMinHeight(USE_PREF_SIZE);
+        through.setSelected(question.hole().isPresent());
+        through.setOnAction(_ -> {
+            question = question.withHole(through.isSelected() ? Optional.of(firstHole()) : Optional.empty());
+            ask();
+        });
+        asked.add(through, 0, row++, 2, 1);
+        if (question.hole().isPresent()) {
+            Hole h = question.hole().get();
+            Point at = h.centre();
+            named(
+                    row++,
+                    "Its middle, x",
+                    length(
+                            "route-hole-x",
+                            at.x(),
+                            v -> hole(o -> new Hole(
+                                    new Point(v, o.centre().y(), o.centre().z()), o.diameter()))));
+            named(
+                    row++,
+                    "y",
+                    length(
+                            "route-hole-y",
+                            at.y(),
+                            v -> hole(o -> new Hole(
+                                    new Point(o.centre().x(), v, o.centre().z()), o.diameter()))));
+            named(
+                    row++,
+                    "z",
+                    length(
+                            "route-hole-z",
+                            at.z(),
+                            v -> hole(o -> new Hole(
+                                    new Point(o.centre().x(), o.centre().y(), v), o.diameter()))));
+            named(
+                    row,
+                    "Its diameter",
+                    length("route-hole-size", h.diameter(), v -> hole(o -> new Hole(o.centre(), v))));
+        }
         controls.setStartable(!bench.job().column().isEmpty());
+    }
+
+    private void hole(UnaryOperator<Hole> edit) {
+        question = question.withHole(question.hole().map(edit));
+    }
+
+    /** Where the column goes through the bulkhead as planned, or half-way to the gear. */
+    private Hole firstHole() {
+        Column c = bench.job().column().orElseThrow();
+        Point from = c.hub();
+        Point to = c.gearInput();
+        double x = c.installation().bulkhead().orElse((from.x() + to.x()) / 2);
+        double part = from.x() == to.x() ? 0.5 : Math.clamp((x - from.x()) / (to.x() - from.x()), 0, 1);
+        Point at = from.plus(to.minus(from).times(part));
+        return new Hole(new Point(Math.rint(x), Math.rint(at.y()), Math.rint(at.z())), 60);
     }
 
     private interface Asked {
@@ -302,10 +378,18 @@ public final class RoutePane extends VBox {
             lines.add("Rack turned " + text(Quantity.angle(Math.abs(r.tiltDeg()))) + ", top of its input "
                     + (r.tiltDeg() > 0 ? "forward" : "back"));
         }
-        if (!r.wheel().isEmpty()) {
-            lines.add(Character.toUpperCase(r.wheel().charAt(0)) + r.wheel().substring(1));
+        String wheel = r.wheel().text(bench.lengthUnit());
+        if (!wheel.isEmpty()) {
+            lines.add(Character.toUpperCase(wheel.charAt(0)) + wheel.substring(1));
         }
         r.bearings().forEach(b -> lines.add(b.text(bench.lengthUnit())));
+        lines.add(
+                r.toGet().isEmpty()
+                        ? "Nothing to get besides: its parts are there"
+                        : "To get: "
+                                + r.toGet().stream()
+                                        .map(g -> g.text(bench.lengthUnit()))
+                                        .collect(Collectors.joining("; ")));
         Button look = new Button("Show");
         look.setId("show-route-" + index);
         look.setOnAction(_ -> look(job, r));

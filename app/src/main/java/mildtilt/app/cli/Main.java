@@ -22,6 +22,7 @@ import mildtilt.catalogue.Catalogue;
 import mildtilt.catalogue.OwnParts;
 import mildtilt.describe.RangeCheck;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.geometry.Point;
 import mildtilt.io.FileUnit;
 import mildtilt.io.JobFileException;
 import mildtilt.io.SafeFiles;
@@ -73,6 +74,8 @@ import picocli.CommandLine.Parameters;
             TableCommands.Knuckle.class,
             TableCommands.Variants.class,
             TableCommands.Found.class,
+            TableCommands.Drawings.class,
+            TableCommands.SetOfVehicles.class,
             TableCommands.Compare.class,
             TableCommands.Survey.class,
             TableCommands.Trials.class,
@@ -436,6 +439,29 @@ public final class Main implements Callable<Integer> {
                 description = "how far a bearing may stand from the surface its bracket is fixed to (120)")
         private double bracket = RouteQuestion.USUAL.bracketReach();
 
+        @Option(
+                names = "--front",
+                description = "it must keep the rule set's rule for a blow from the front, by a stroke or by a kink")
+        private boolean front;
+
+        @Option(
+                names = "--wheel-height",
+                paramLabel = "MM",
+                description = "how far wheel and column may be set higher or lower by spacers or a bracket (0)")
+        private double wheelHeight;
+
+        @Option(
+                names = "--wheel-reach",
+                paramLabel = "MM",
+                description = "how far they may be set nearer to the driver or farther (0)")
+        private double wheelReach;
+
+        @Option(
+                names = "--hole",
+                paramLabel = "X,Y,Z,DIAMETER",
+                description = "a hole in the bulkhead that it must go through, mm")
+        private Optional<String> hole = Optional.empty();
+
         @Option(names = "--take", paramLabel = "FILE", description = "write the job with the first route taken there")
         private Optional<Path> take = Optional.empty();
 
@@ -471,6 +497,22 @@ public final class Main implements Callable<Integer> {
             };
         }
 
+        private static RouteQuestion.Hole hole(String text) throws JobFileException {
+            String[] n = text.split(",", -1);
+            try {
+                if (n.length == 4) {
+                    double[] v = Arrays.stream(n)
+                            .mapToDouble(t -> Double.parseDouble(t.strip()))
+                            .toArray();
+                    return new RouteQuestion.Hole(new Point(v[0], v[1], v[2]), v[3]);
+                }
+            } catch (NumberFormatException e) {
+                // Said below, as of too few.
+            }
+            throw new JobFileException(
+                    "--hole \"" + text + "\" is not valid: give its middle and its diameter, like 250,330,700,60.");
+        }
+
         private RouteQuestion question() throws JobFileException {
             String[] n = joints.split("-", -1);
             try {
@@ -482,7 +524,11 @@ public final class Main implements Callable<Integer> {
                         -Math.abs(tilt),
                         Math.abs(tilt),
                         wheelFree,
-                        bracket);
+                        bracket,
+                        front,
+                        wheelHeight,
+                        wheelReach,
+                        hole.isPresent() ? Optional.of(hole(hole.get())) : Optional.empty());
             } catch (NumberFormatException e) {
                 throw new JobFileException(
                         "--joints \"" + joints + "\" is not valid: give the fewest and the most, like 1-3.");

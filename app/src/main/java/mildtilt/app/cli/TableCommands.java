@@ -24,8 +24,11 @@ import mildtilt.job.Job;
 import mildtilt.job.Trial;
 import mildtilt.linkage.KnuckleArm;
 import mildtilt.linkage.SteeredAxle;
+import mildtilt.machined.MachinedParts;
+import mildtilt.report.DrawingTable;
 import mildtilt.report.FigureTables;
 import mildtilt.report.FoundTable;
+import mildtilt.report.SetTables;
 import mildtilt.report.SurveyTables;
 import mildtilt.report.Table;
 import mildtilt.shop.FoundFigures;
@@ -33,6 +36,7 @@ import mildtilt.trials.compare.TrialFigures;
 import mildtilt.trials.compare.TrialTables;
 import mildtilt.trials.diagnose.CauseTable;
 import mildtilt.trials.diagnose.Diagnosis;
+import mildtilt.units.LengthUnit;
 import mildtilt.units.Phrase;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -40,8 +44,8 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
 /**
- * What the window shows in tables: {@code variants}, {@code compare}, {@code knuckle}, {@code found}, {@code survey},
- * {@code trial}, {@code runout}.
+ * What the window shows in tables: {@code variants}, {@code compare}, {@code knuckle}, {@code found}, {@code drawings}, {@code set},
+ * {@code survey}, {@code trial}, {@code runout}.
  */
 final class TableCommands {
 
@@ -110,6 +114,46 @@ final class TableCommands {
         @Override
         String none() {
             return "no part is given as found (making.as_found).";
+        }
+    }
+
+    @Command(
+            name = "drawings",
+            mixinStandardHelpOptions = true,
+            description = "Every size, with its limits, of the parts that are drawn for the machinist.")
+    static final class Drawings extends OfAJob {
+        @Override
+        List<Table> tables(Job job) {
+            MachinedParts parts = MachinedParts.of(job);
+            parts.open().forEach(o -> System.err.println("Not drawn: " + o.text(LengthUnit.MM)));
+            parts.cautions().forEach(c -> System.err.println("Caution: " + c.text(LengthUnit.MM)));
+            return Stream.of(DrawingTable.of(parts))
+                    .filter(t -> !t.rows().isEmpty())
+                    .toList();
+        }
+
+        @Override
+        String none() {
+            return "no part is drawn (making.pieces: turned_shaft, bearing_housing, adapter_plate, steady_post).";
+        }
+    }
+
+    @Command(
+            name = "set",
+            mixinStandardHelpOptions = true,
+            description = "For several vehicles from one plan: the fixture's lengths, what is checked on each, and "
+                    + "how the plan stands to the classes of its rule set.")
+    static final class SetOfVehicles extends OfAJob {
+        @Override
+        List<Table> tables(Job job) {
+            return Stream.of(SetTables.fixture(job), SetTables.checks(Analysis.of(job)), SetTables.classes(job))
+                    .filter(t -> !t.rows().isEmpty())
+                    .toList();
+        }
+
+        @Override
+        String none() {
+            return "the job has neither column nor axle, nor a class.";
         }
     }
 

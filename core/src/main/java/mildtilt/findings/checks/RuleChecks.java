@@ -1,11 +1,8 @@
 package mildtilt.findings.checks;
 
-import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import mildtilt.column.Column;
 import mildtilt.column.Slide;
 import mildtilt.columnrange.ColumnFigures;
@@ -94,33 +91,19 @@ final class RuleChecks {
 
     /** A shaft made to slide together farther, where that really gives the stroke wanted. */
     private List<Remedy> moreStroke(double wanted) {
-        double missing = wanted - figures.push().stroke();
-        return IntStream.range(0, column.shafts().size())
-                .filter(i -> column.shafts().get(i).toCut())
-                .boxed()
-                .sorted(Comparator.comparingDouble(column::length).reversed())
-                .map(i -> {
-                    Slide was = column.shafts()
-                            .get(i)
-                            .slide()
-                            .orElse(new Slide(Math.ceil(rules.overlap() + 10), rules.overlap(), 0));
-                    return Map.entry(i, was.withCloses(Math.ceil(was.closes() + missing)));
+        return FrontPush.shortened(column, wanted, rules.overlap())
+                .map(x -> {
+                    Slide slide = x.column().shafts().get(x.shaft()).slide().orElseThrow();
+                    return List.of(new Remedy(
+                            Phrase.of(
+                                    "Let "
+                                            + Phrase.name(column.shafts()
+                                                    .get(x.shaft())
+                                                    .name()) + " slide together by {0}",
+                                    Quantity.length(slide.closes())),
+                            j -> j.editColumn(c -> c.editShaft(x.shaft(), s -> s.withSlide(Optional.of(slide))))));
                 })
-                .filter(e ->
-                        FrontPush.of(sliding(column, e.getKey(), e.getValue())).stroke() >= wanted - 1e-6)
-                .findFirst()
-                .map(e -> List.of(new Remedy(
-                        Phrase.of(
-                                "Let "
-                                        + Phrase.name(
-                                                column.shafts().get(e.getKey()).name()) + " slide together by {0}",
-                                Quantity.length(e.getValue().closes())),
-                        j -> j.editColumn(c -> sliding(c, e.getKey(), e.getValue())))))
                 .orElse(List.of());
-    }
-
-    private static Column sliding(Column c, int shaft, Slide slide) {
-        return c.editShaft(shaft, s -> s.withSlide(Optional.of(slide)));
     }
 
     private void cabin(FrontPush push, List<Finding> all) {

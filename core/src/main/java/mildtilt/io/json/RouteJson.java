@@ -48,9 +48,11 @@ public final class RouteJson {
         number(o, "free_stroke_mm", r.stroke());
         number(o, "shafts_mm", r.length());
         number(o, "rack_turned_deg", r.tiltDeg());
-        o.put("wheel_set", r.wheel());
+        o.put("wheel_set", r.wheel().text(LengthUnit.MM));
         ArrayNode bearings = o.putArray("bearings");
         r.bearings().forEach(b -> bearings.add(b.text(LengthUnit.MM)));
+        ArrayNode toGet = o.putArray("to_get");
+        r.toGet().forEach(b -> toGet.add(b.text(LengthUnit.MM)));
         return o;
     }
 }
