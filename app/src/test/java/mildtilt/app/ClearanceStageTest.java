@@ -410,6 +410,32 @@ class ClearanceStageTest {
         app.settle();
     }
 
+    /** Spacers under the wheel and the rule for a blow from the front: each route says what has to be got for it. */
+    @Test
+    void routesSayWhatHasToBeGot(FxRobot robot) {
+        tab(robot, SideTab.ROUTES);
+        AppWindow.type(robot, "#route-wheel-height", "400");
+        assertThat(app.text(robot, "#message")).contains("0 to 300 mm");
+        AppWindow.type(robot, "#route-wheel-height", "30");
+        robot.interact(
+                () -> robot.lookup("#route-front").queryAs(CheckBox.class).fire());
+        robot.interact(() -> robot.lookup("#route-hole").queryAs(CheckBox.class).fire());
+        assertThat(robot.lookup("#route-hole-size").tryQuery()).isPresent();
+        robot.interact(() -> robot.lookup("#route-hole").queryAs(CheckBox.class).fire());
+        AppWindow.press(robot, "#run-route");
+        AppWindow.until(() -> robot.lookup("#take-route-0").tryQuery().isPresent()
+                && robot.lookup("#run-route").query().isVisible());
+        AppWindow.untilSays(robot, "#routes", "To get: ");
+        AppWindow.untilSays(robot, "#routes", "pushed from the front");
+        AppWindow.press(robot, "#take-route-0");
+        app.settle();
+        Point hub = job().column().orElseThrow().hub();
+        Point planned = DemoJob.MARSH_CARRIER.job().column().orElseThrow().hub();
+        assertThat(Math.abs(hub.z() - planned.z())).isLessThanOrEqualTo(30);
+        assertThat(app.bench.analysisProperty().get().orElseThrow().now().findings())
+                .noneMatch(f -> f.fault() == Fault.FRONT_PUSH);
+    }
+
     private static List<String> said(FxRobot robot) {
         return AppWindow.onFx(() -> robot.lookup("#gaps-pane").queryAs(VBox.class).lookupAll(".label").stream()
                 .map(n -> ((Label) n).getText())

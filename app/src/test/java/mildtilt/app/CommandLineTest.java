@@ -10,11 +10,14 @@ import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import mildtilt.app.cli.Main;
 import mildtilt.build.PartAsFound;
+import mildtilt.build.Piece;
 import mildtilt.catalogue.Catalogue;
 import mildtilt.column.Shaft;
+import mildtilt.id.Id;
 import mildtilt.io.jobfile.CatalogueFile;
 import mildtilt.io.jobfile.DemoJob;
 import mildtilt.io.jobfile.JobFile;
@@ -195,6 +198,38 @@ class CommandLineTest {
                 .at("/tables/parts-as-found/0");
         assertThat(row.get("take_off_mm").asDouble()).isCloseTo(98, within(1e-9));
         assertThat(row.get("over_mm").asDouble()).isCloseTo(20, within(1e-9));
+        // What is drawn for the machinist, and what a set of vehicles is built and checked by.
+        assertThat(run("drawings", file.toString()).code).isEqualTo(3);
+        JobFile.save(file, JobFile.open(file).editMaking(m -> m.withPiece(new Piece.AdapterPlate(
+                        Id.Kind.PIECE.first(),
+                        "Box plate",
+                        120,
+                        90,
+                        8,
+                        6,
+                        List.of(new Piece.PlateHole(60, 45, 40)),
+                        1,
+                        1))
+                .editWorkshop(w -> w.withSets(3))));
+        assertThat(run("drawings", file.toString()).out).contains("Box plate", "120 ±0.3", "Ø 40 (+0.2/0)");
+        assertThat(new ObjectMapper()
+                        .readTree(run("drawings", file.toString(), "--json").out)
+                        .at("/tables/drawing-sizes/0/count")
+                        .asInt())
+                .isEqualTo(6);
+        assertThat(run("set", file.toString()).out).contains("steering wheel hub", "Turns to full left lock");
+        // The same to be read, in the window's words.
+        assertThat(run("analyse", file.toString(), "--plain", "--unit", "INCH").out)
+                .contains("Figures", "Turning circle")
+                .doesNotContain("{");
+        assertThat(run("sure", file.toString(), "--plain", "--draws", "20").out)
+                .contains("How sure each figure is", "±");
+        assertThat(run("route", file.toString(), "--plain", "--joints", "1").out)
+                .contains("Offered for", "To get");
+        assertThat(run("room", file.toString(), "--at", "900,0,1500", "--ball", "50", "--plain").out)
+                .contains("How far it may go", "to the left");
+        assertThat(run("route", file.toString(), "--hole", "1,2").err).contains("--hole \"1,2\" is not valid");
+        assertThat(run("route", file.toString(), "--wheel-height", "900").err).contains("0 to 300 mm");
         String state = System.getProperty("mildtilt.state");
         System.setProperty("mildtilt.state", folder.resolve("state").toString());
         try {

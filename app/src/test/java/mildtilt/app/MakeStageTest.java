@@ -294,6 +294,77 @@ class MakeStageTest {
         AppWindow.untilSays(robot, "#make-cut-list", "the part as found");
     }
 
+    private void add(FxRobot robot, String menu, String item) {
+        robot.interact(() -> robot.lookup(menu).queryAs(MenuButton.class).getItems().stream()
+                .filter(i -> item.equals(i.getId()))
+                .findFirst()
+                .orElseThrow()
+                .fire());
+        ready(robot);
+    }
+
+    private boolean weakAtItsGroove() {
+        return app.bench.analysisProperty().get().orElseThrow().now().findings().stream()
+                .anyMatch(f -> f.fault() == Fault.SHAFT_WEAK && f.about().startsWith("groove"));
+    }
+
+    /** A shaft for the lathe and a plate: drawn with their sizes, or it is said why not, and saved. */
+    @Test
+    void partsAreDrawnForTheMachinist(FxRobot robot) throws Exception {
+        Job tug = DemoJob.GREENHOUSE_TUG.job();
+        robot.interact(() -> app.bench.open(tug, Optional.empty()));
+        sheet(robot, MakeSheet.DRAWINGS);
+        AppWindow.untilSays(robot, "#make-drawings", "No drawing yet");
+        add(robot, "#add-drawing", "add-turned-shaft-1");
+        AppWindow.untilSays(robot, "#make-drawings", "mark the wheel end");
+        AppWindow.untilSays(
+                robot,
+                "#table-drawing-sizes",
+                LengthText.trimmed(tug.column().orElseThrow().cutLength(0), 2) + " ±0.8");
+        assertThat(weakAtItsGroove()).isFalse();
+        type(robot, "#making-pieces-gear-end-groove-depth-mm", "7");
+        AppWindow.untilSays(robot, "#table-drawing-sizes", "Ø 5 ±0.1");
+        assertThat(weakAtItsGroove()).isTrue();
+        type(robot, "#making-pieces-gear-end-groove-depth-mm", "11");
+        AppWindow.untilSays(robot, "#make-drawings", "! Not drawn: \"Column shaft in one piece\"");
+        robot.interact(() -> app.bench.undo());
+        ready(robot);
+        add(robot, "#add-drawing", "add-adapter");
+        press(robot, "#drawing-add-circle");
+        AppWindow.untilSays(robot, "#table-drawing-sizes", "hole D");
+        type(robot, "#making-pieces-holes-x-mm-3", "1");
+        AppWindow.untilSays(robot, "#make-drawings", "hole D at 1.0 mm, 25.9 mm runs off the plate");
+        press(robot, "#drawing-hole-out-3");
+        app.chosen = AppWindow.temporary().resolve("drawings");
+        robot.interact(
+                () -> robot.lookup("#save-drawings").queryAs(Button.class).fire());
+        AppWindow.until(() -> app.text(robot, "#message").contains("3 drawing files are in drawings"));
+        assertThat(Files.readString(app.chosen.resolve("adapter-plate.dxf"))).contains("CUT", "120 \\U+00B10.3");
+    }
+
+    /** Three from one plan: their class, their fixture and a check sheet for each. */
+    @Test
+    void aSetIsHeldToItsClassAndChecked(FxRobot robot) throws Exception {
+        sheet(robot, MakeSheet.SET);
+        type(robot, "#set-count", "3");
+        AppWindow.untilSays(robot, "#make-set", "Check sheets for Vehicle 1, Vehicle 2, Vehicle 3");
+        AppWindow.untilSays(robot, "#table-fixture", "left lower arm, front pivot");
+        AppWindow.untilSays(robot, "#table-check-sheet", "Left wheel at full left lock");
+        press(robot, "#class-add");
+        type(robot, "#rules-classes-width-max-mm-0", "900");
+        AppWindow.untilSays(robot, "#table-class-limits", "OUTSIDE");
+        assertThat(app.bench.analysisProperty().get().orElseThrow().now().findings())
+                .anyMatch(f -> f.fault() == Fault.OUT_OF_CLASS);
+        assertThat(app.bench.job().rules().name()).as("no shipped set any more").contains("edited");
+        type(robot, "#rules-classes-width-max-mm-0", "-4");
+        assertThat(app.bench.job().rules().classes().getFirst().widthMax()).isEqualTo(900);
+        app.chosen = AppWindow.temporary().resolve("sheets.pdf");
+        robot.interact(
+                () -> robot.lookup("#save-check-sheets").queryAs(Button.class).fire());
+        AppWindow.until(() -> app.text(robot, "#message").contains("The check sheets are in sheets.pdf"));
+        assertThat(app.chosen).isNotEmptyFile();
+    }
+
     @Test
     void cutListFollowsSawAndStock(FxRobot robot) {
         sheet(robot, MakeSheet.CUT_LIST);

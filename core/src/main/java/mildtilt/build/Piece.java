@@ -251,7 +251,8 @@ public sealed interface Piece {
      * One end of a turned shaft.
      *
      * @param length of its spline, flats, key or seat, from the end
-     * @param pinFromFlatDeg of the fork that goes there: from a flat, key or tooth of its bore to its pin, clockwise seen
+     * @param pinFromFlatDeg of the fork that goes there: from a flat, key or tooth of its bore to its pin, clockwise
+     *     seen
      *     from the wheel; 0 where they are in line
      */
     @Withers

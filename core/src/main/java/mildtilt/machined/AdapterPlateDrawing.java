@@ -49,7 +49,8 @@ final class AdapterPlateDrawing {
             if (edge < h.diameter() / 2 - 1e-6) {
                 cautions.add(Phrase.of(
                         "only {0} of metal from hole " + letter(i)
-                                + " to the edge; a bolt that pulls sideways wants its middle a diameter from it, better one and a half.",
+                                + " to the edge; a bolt that pulls sideways wants its middle a diameter from it, "
+                                + "better one and a half.",
                         Quantity.length(edge)));
             }
         }
@@ -101,8 +102,8 @@ final class AdapterPlateDrawing {
                 List.of(PartSize.length("plate\'s thickness", p.thickness())),
                 List.of(new Blank.Flat(p.name(), p.thickness(), area(p), 1)),
                 List.of(
-                        Phrase.of(
-                                "Holes are measured from the lower left corner. Spot both patterns through from the parts themselves before drilling to size, where they are there."),
+                        Phrase.of("Holes are measured from the lower left corner. Spot both patterns through from "
+                                + "the parts themselves before drilling to size, where they are there."),
                         Phrase.of("Flat to 0.2 over its width; break all edges.")),
                 cautions));
     }

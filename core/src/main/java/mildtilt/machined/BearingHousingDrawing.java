@@ -15,13 +15,16 @@ import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
 /**
- * A bearing housing from tube: bored for the bearing, slit along, and drawn together by bolts through two lugs. Where the
+ * A bearing housing from tube: bored for the bearing, slit along, and drawn together by bolts through two lugs. Where
+ * the
  * tube's inside is wider than the bearing, closing it takes {@code π (inside − bearing)} off the round, which the slit
  * must have.
  */
 final class BearingHousingDrawing {
 
-    /** A lug is at least so many bolt holes high, so that a head goes beside the tube and metal stays round the hole. */
+    /**
+     * A lug is at least so many bolt holes high, so that a head goes beside the tube and metal stays round the hole.
+     */
     private static final double LUG_TIMES = 2.4;
 
     /** Of a wall that a lug can be welded to without the bore going out of round, mm. */
@@ -58,7 +61,8 @@ final class BearingHousingDrawing {
         double closes = Math.PI * (bore - ring);
         if (closes > p.slit() - 0.5) {
             return new Outcome.Open(Phrase.of(
-                    "its slit has to close by {0} before it grips, and is {1} wide. Take a tube whose inside is nearer to Ø {2}, or one that is bored.",
+                    "its slit has to close by {0} before it grips, and is {1} wide. Take a tube whose inside is "
+                            + "nearer to Ø {2}, or one that is bored.",
                     Quantity.fine(closes), Quantity.fine(p.slit()), Quantity.fine(ring)));
         }
         if (p.slit() / 2 + p.lugThickness() > outside / 2) {
@@ -79,21 +83,20 @@ final class BearingHousingDrawing {
         List<Phrase> cautions = new ArrayList<>();
         if (wall < GOOD_WALL) {
             cautions.add(Phrase.of(
-                    "a wall of {0} pulls out of round as the lugs are welded: bore it after welding, and try the bearing cold.",
+                    "a wall of {0} pulls out of round as the lugs are welded: bore it after welding, and try the "
+                            + "bearing cold.",
                     Quantity.fine(wall)));
         }
-        List<Phrase> notes = new ArrayList<>(
-                List.of(
-                        Phrase.of("Order: cut the tube, weld both lugs on as one block, bore, drill, slit last."),
-                        bored
-                                ? Phrase.of("{0} of wall are left round the bearing.", Quantity.fine(wall))
-                                : Phrase.of(
-                                        "The tube is {0} wider than the bearing: the slit closes by {1} until it grips, and {2} of it are left.",
-                                        Quantity.fine(bore - ring),
-                                        Quantity.fine(closes),
-                                        Quantity.fine(p.slit() - closes)),
-                        Phrase.of(
-                                "Draw the bolts up evenly, and only until the ring does not turn in it: a crushed ring runs rough. Lock the nuts as the rule set says.")));
+        List<Phrase> notes = new ArrayList<>(List.of(
+                Phrase.of("Order: cut the tube, weld both lugs on as one block, bore, drill, slit last."),
+                bored
+                        ? Phrase.of("{0} of wall are left round the bearing.", Quantity.fine(wall))
+                        : Phrase.of(
+                                "The tube is {0} wider than the bearing: the slit closes by {1} until it "
+                                        + "grips, and {2} of it are left.",
+                                Quantity.fine(bore - ring), Quantity.fine(closes), Quantity.fine(p.slit() - closes)),
+                Phrase.of("Draw the bolts up evenly, and only until the ring does not turn in it: a crushed "
+                        + "ring runs rough. Lock the nuts as the rule set says.")));
         return new Outcome.Drawn(new PartDrawing(
                 p.id(),
                 p.name(),

@@ -132,7 +132,10 @@ public record PartDrawing(
         return DrawnView.round(drawing.inks());
     }
 
-    /** The largest usual scale at which it goes on paper, one to so many. @param wide mm on paper; @param high the same */
+    /**
+     * The largest usual scale at which it goes on paper, one to so many. @param wide mm on paper; @param high the
+     * same
+     */
     public int scaleFor(double wide, double high) {
         for (int scale : SCALES) {
             FlatPattern.Bounds b = round(at(scale));

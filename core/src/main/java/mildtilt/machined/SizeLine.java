@@ -40,7 +40,9 @@ sealed interface SizeLine {
     /** Points at a place. @param right where its words stand, from there, mm on paper; @param up the same */
     record Pointer(PartSize size, PatternPoint at, double right, double up) implements SizeLine {}
 
-    /** What is drawn of it. @param view round what the sizes are of; @param scale mm of the part for one of the paper */
+    /**
+     * What is drawn of it. @param view round what the sizes are of; @param scale mm of the part for one of the paper
+     */
     default List<PatternMark> marks(FlatPattern.Bounds view, double scale) {
         List<PatternMark> all = new ArrayList<>();
         switch (this) {

@@ -71,7 +71,8 @@ final class SteadyPostDrawing {
         if (free < above) {
             return new Outcome.Open(Phrase.of(
                     "from the bearing's middle to \"" + footName
-                            + "\" are {0}: between its hole's mouth and the tab {1} are left, and its upper nut with its setting wants {2}. Lower the tab by {3}.",
+                            + "\" are {0}: between its hole's mouth and the tab {1} are left, and its upper nut "
+                            + "with its setting wants {2}. Lower the tab by {3}.",
                     Quantity.length(far),
                     Quantity.length(free),
                     Quantity.length(above),
@@ -108,7 +109,8 @@ final class SteadyPostDrawing {
                         Phrase.of("Thread " + p.thread().label() + ", 6g, at both ends. Chamfer both."),
                         Phrase.of(
                                 "Set it by the nuts: the bearing's middle {0} above \"" + footName
-                                        + "\", measured square to the shaft; it goes {1} either way. Fit the shaft, turn it, and lock both nuts where it turns freest.",
+                                        + "\", measured square to the shaft; it goes {1} either way. Fit the "
+                                        + "shaft, turn it, and lock both nuts where it turns freest.",
                                 Quantity.length(far),
                                 Quantity.length(p.adjust()))),
                 length > 12 * p.thread().major()

@@ -80,10 +80,9 @@ final class TurnedShaftDrawing {
     /** What keeps it from being made so. */
     private Optional<Phrase> fault() {
         if (shaft.slide().isPresent()) {
-            return Optional.of(
-                    Phrase.of(
-                            "\"" + Phrase.name(shaft.name())
-                                    + "\" slides, so that it is of two halves and not of one piece. Take its slide away, or buy its halves."));
+            return Optional.of(Phrase.of("\"" + Phrase.name(shaft.name())
+                    + "\" slides, so that it is of two halves and not of one piece. Take its "
+                    + "slide away, or buy its halves."));
         }
         if (job.making().joins().stream().anyMatch(j -> j.shaft().equals(shaft.id()))) {
             return Optional.of(Phrase.of("a join is planned in \"" + Phrase.name(shaft.name())
@@ -108,7 +107,8 @@ final class TurnedShaftDrawing {
                 if (g.fromEnd() + g.width() / 2 > in + SMALL) {
                     return Optional.of(Phrase.of(
                             "the groove at its " + endName(gearEnd)
-                                    + " is {0} from the end, and only {1} of the shaft stand in the fork. Bring it within.",
+                                    + " is {0} from the end, and only {1} of the shaft stand in the fork. Bring "
+                                    + "it within.",
                             Quantity.length(g.fromEnd()),
                             Quantity.length(in)));
                 }
@@ -152,7 +152,8 @@ final class TurnedShaftDrawing {
                         () -> notes.add(
                                 Phrase.of("How one end is turned against the other does not matter to the joints.")));
         notes.add(Phrase.of(
-                "Run-out of every seat between centres at most {0}, read on a dial. Break sharp edges 0.3 × 45°; radius 0.5 where a diameter changes: no sharp corner.",
+                "Run-out of every seat between centres at most {0}, read on a dial. Break sharp edges 0.3 × 45°; "
+                        + "radius 0.5 where a diameter changes: no sharp corner.",
                 Quantity.fine(piece.runOut())));
         if (piece.centres()) {
             notes.add(

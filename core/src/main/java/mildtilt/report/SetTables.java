@@ -27,13 +27,17 @@ public final class SetTables {
     public static List<String> vehicles(Job job) {
         List<BuiltVehicle> built = job.log().vehicles();
         int sets = job.making().workshop().sets();
-        boolean unnamed = built.equals(TrialLog.NONE.vehicles()) && sets > 1;
-        List<String> names = new ArrayList<>(
-                unnamed ? List.of() : built.stream().map(BuiltVehicle::name).toList());
+        // The one that every job begins with is not called anything of its own.
+        boolean unnamed = sets > 1 && named(built).equals(named(TrialLog.NONE.vehicles()));
+        List<String> names = new ArrayList<>(unnamed ? List.of() : named(built));
         while (names.size() < sets) {
             names.add("Vehicle " + (names.size() + 1));
         }
         return names;
+    }
+
+    private static List<String> named(List<BuiltVehicle> vehicles) {
+        return vehicles.stream().map(BuiltVehicle::name).toList();
     }
 
     public static Table fixture(Job job) {

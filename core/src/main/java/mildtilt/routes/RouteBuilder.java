@@ -106,6 +106,7 @@ final class RouteBuilder {
             c = front.column;
             bearings.addAll(front.notes);
         }
+        layout.question.hole().ifPresent(h -> throughHole(h, way).ifPresent(bearings::add));
         Column clocked = c;
         BestClocking best = BestClocking.asMade(new ColumnTrain(c));
         for (int i = 0; i < best.clockingDeg().size(); i++) {
@@ -202,6 +203,23 @@ final class RouteBuilder {
         return new Sliding(made, notes, Optional.empty());
     }
 
+    /** What goes through the hole is held against the hole alone from then on: that must not go unsaid. */
+    private Optional<Phrase> throughHole(RouteQuestion.Hole hole, RouteParameters way) {
+        List<String> sheets = layout.job.surroundings().obstacles().stream()
+                .filter(o -> RouteHole.holed(layout.job, hole).contains(o.id()))
+                .map(o -> Phrase.name(o.name()))
+                .toList();
+        int joints = layout.points(way).size() - 2;
+        int shaft = RouteHole.crossing(layout.points(way), hole).shaft();
+        return sheets.isEmpty()
+                ? Optional.empty()
+                : Optional.of(Phrase.of(
+                        Phrase.name(layout.shaft(shaft, joints).name()) + " goes through the hole of {0} in "
+                                + String.join(" and ", sheets)
+                                + "; from then on it is held against the hole alone, not against the sheet",
+                        Quantity.length(hole.diameter())));
+    }
+
     /** Shortened or kinked as the rule set wants it of a blow from the front. */
     private Sliding front(Column c) {
         Rules.Collapse rule = layout.job.rules().collapse();
@@ -213,7 +231,8 @@ final class RouteBuilder {
             return new Sliding(
                     c,
                     List.of(Phrase.of(
-                            "It folds where it is pushed from the front: {0} of kink, as the rule set takes instead of a stroke",
+                            "It folds where it is pushed from the front: {0} of kink, as the rule set takes "
+                                    + "instead of a stroke",
                             Quantity.angle(push.kinkDeg()))),
                     Optional.empty());
         }
@@ -239,7 +258,8 @@ final class RouteBuilder {
                         c,
                         List.of(),
                         Optional.of(Phrase.of(
-                                "A blow from the front finds {0} of stroke and {1} of kink, and no shaft is long enough to slide together as the rule set wants: {2}"
+                                "A blow from the front finds {0} of stroke and {1} of kink, and no shaft is long "
+                                        + "enough to slide together as the rule set wants: {2}"
                                         + (rule.kinkDeg().isPresent() ? ", or {3} of kink" : ""),
                                 Quantity.length(push.stroke()),
                                 Quantity.angle(push.kinkDeg()),
@@ -247,7 +267,9 @@ final class RouteBuilder {
                                 Quantity.angle(rule.kinkDeg().orElse(0.0))))));
     }
 
-    /** With a carrier plate for every bearing that the route adds, where a plate square to its shaft meets a surface. */
+    /**
+     * With a carrier plate for every bearing that the route adds, where a plate square to its shaft meets a surface.
+     */
     private Job carried(Job job, List<Phrase> notes) {
         Job all = job;
         for (Joint j : layout.column.joints()) {

@@ -41,6 +41,9 @@ public final class RouteFinder {
     /** Two routes are different where they are so far apart somewhere, mm. */
     private static final double APART = 45;
 
+    /** What lacks less is not worth a sentence, degrees and mm alike. */
+    private static final double SAID = 0.05;
+
     private static final double LONG_WAY = 90;
     private static final int LONG_WAYS = 10;
     private static final double LIKE = 18;
@@ -125,6 +128,7 @@ public final class RouteFinder {
             blocked.add(refused.getFirst());
         } else {
             nearest.ifPresent(w -> w.worth.lacks().stream()
+                    .filter(l -> l.amount() >= SAID || w.worth.lacks().size() == 1)
                     .sorted(Comparator.comparingDouble(RouteScorer.Lack::amount).reversed())
                     .map(RouteScorer.Lack::reason)
                     .forEach(blocked::add));

@@ -4,6 +4,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import mildtilt.column.Column;
 import mildtilt.geometry.Point;
 import mildtilt.id.Id;
 import mildtilt.job.Job;
@@ -14,7 +15,7 @@ import mildtilt.solid.Gaps;
 import mildtilt.solid.Solid;
 
 /** A hole that a route must go through, in a bulkhead that stands across the vehicle. */
-final class RouteHole {
+public final class RouteHole {
 
     /** So far from its middle is too far to be worth narrowing, mm. */
     static final double NEAR = 80;
@@ -24,11 +25,49 @@ final class RouteHole {
 
     private RouteHole() {}
 
+    /** Of a usual grommet or bearing in a bulkhead, mm. */
+    private static final double USUAL = 60;
+
+    private static final int STEPS = 400;
+
+    /** A hole measured on a sheet may be so far off it, mm. */
+    private static final double NEAR_SHEET = 5;
+
+    /**
+     * A hole to begin with: where the column as planned meets what is in its way, else where it goes through the
+     * bulkhead, else half-way. @throws java.util.NoSuchElementException if the job has no column
+     */
+    public static Hole first(Job job) {
+        Column c = job.column().orElseThrow();
+        List<Solid> all = job.surroundings().obstacles().stream()
+                .map(o -> o.shape().solid())
+                .toList();
+        for (int i = 0; i < c.shafts().size(); i++) {
+            for (int k = 0; k <= STEPS; k++) {
+                Point at = c.start(i).plus(c.end(i).minus(c.start(i)).times((double) k / STEPS));
+                Solid spot = Solid.of(Convex.sphere(at, 0));
+                if (all.stream().anyMatch(o -> Gaps.between(spot, o).mm() <= 0)) {
+                    return rounded(at);
+                }
+            }
+        }
+        Point from = c.hub();
+        Point to = c.gearInput();
+        double x = c.installation().bulkhead().orElse((from.x() + to.x()) / 2);
+        double part = from.x() == to.x() ? 0.5 : Math.clamp((x - from.x()) / (to.x() - from.x()), 0, 1);
+        Point at = from.plus(to.minus(from).times(part));
+        return rounded(new Point(x, at.y(), at.z()));
+    }
+
+    private static Hole rounded(Point p) {
+        return new Hole(new Point(Math.rint(p.x()), Math.rint(p.y()), Math.rint(p.z())), USUAL);
+    }
+
     /** What is in the hole's place: it has the hole, so that a route goes through it. */
     static Set<Id> holed(Job job, Hole hole) {
         Solid middle = Solid.of(Convex.sphere(hole.centre(), 0));
         return job.surroundings().obstacles().stream()
-                .filter(o -> Gaps.between(middle, o.shape().solid()).mm() <= 0.5)
+                .filter(o -> Gaps.between(middle, o.shape().solid()).mm() <= NEAR_SHEET)
                 .map(Obstacle::id)
                 .collect(Collectors.toCollection(HashSet::new));
     }

@@ -48,7 +48,8 @@ final class RouteObstacles {
 
     /**
      * Of a part of the column. @param extra by how much it may be nearer than drawn, mm; @param enough a margin from
-     * which on none is wanted. @param inGear whether the part ends in the gear. @param through whether it is what goes through the hole
+     * which on none is wanted. @param inGear whether the part ends in the gear. @param through whether it is what
+     * goes through the hole
      */
     Margin margin(Convex part, double extra, double enough, boolean inGear, boolean through) {
         Margin least = new Margin(enough, "", Point.ORIGIN);
@@ -71,7 +72,8 @@ final class RouteObstacles {
     }
 
     /**
-     * Whether a part keeps every gap but for a little; what has the hole is looked at later. @param lacking how much may be lacking, mm. @param inGear
+     * Whether a part keeps every gap but for a little; what has the hole is looked at later. @param lacking how much
+     * may be lacking, mm. @param inGear
      * whether the part ends in the gear
      */
     boolean clears(Convex part, double extra, double lacking, boolean inGear) {

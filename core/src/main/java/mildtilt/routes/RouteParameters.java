@@ -9,7 +9,8 @@ import mildtilt.geometry.Point;
  * @param set which of the steering wheel's settings
  * @param numbers from the hub along the column to the first joint; turn of the rack, degrees; from the gear input back
  * along its
- *     axis to the last joint; how far wheel and column are set up, and along their axis toward the gear; x, y, z of each
+ *     axis to the last joint; how far wheel and column are set up, and along their axis toward the gear; x, y, z of
+ *     each
  *     joint between. With one joint the first two are not both free
  */
 record RouteParameters(int set, double[] numbers) {

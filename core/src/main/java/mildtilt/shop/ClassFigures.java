@@ -100,7 +100,8 @@ public record ClassFigures(VehicleClass of, List<Line> lines) {
     }
 
     /**
-     * The round hole that what goes through the bulkhead needs, mm: a round of diameter {@code d} that leans by {@code b}
+     * The round hole that what goes through the bulkhead needs, mm: a round of diameter {@code d} that leans by
+     * {@code b}
      * from square cuts an ellipse {@code d / cos b} long, and the gap between own parts goes round it, with what frame
      * and body move against each other. Empty without a bulkhead, or where nothing goes through it.
      */

@@ -18,7 +18,8 @@ import mildtilt.linkage.corner.WheelTravel;
  * What a fixture holds so that several vehicles come out alike: every place on the frame, from its table, from its zero
  * and from the middle, and with three distances to check it by.
  *
- * @param pins the three places that distances are taken from, the widest triangle there is; fewer where there are not so
+ * @param pins the three places that distances are taken from, the widest triangle there is; fewer where there are not
+ *     so
  *     many places
  */
 public record FixtureFigures(List<Place> places, List<Integer> pins) {

@@ -112,7 +112,8 @@ class SetTablesTest {
                         .filter(f -> f.fault() == Fault.OUT_OF_CLASS)
                         .map(f -> f.what().text(LengthUnit.MM)))
                 .containsExactly(
-                        "What goes through the bulkhead needs a hole of 32.0 mm; the class \"C\" takes 31.9 mm at most.");
+                        "What goes through the bulkhead needs a hole of 32.0 mm; the class \"C\" takes 31.9 mm at "
+                                + "most.");
         assertThat(SetTables.classes(narrow).rows()).hasSize(3);
         assertThat(JobReader.read(JobWriter.write(narrow)).rules()).isEqualTo(narrow.rules());
     }

@@ -25,7 +25,6 @@ import mildtilt.app.controls.SearchRow;
 import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.app.workbench.Workbench.Ghost;
-import mildtilt.column.Column;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
@@ -33,6 +32,7 @@ import mildtilt.job.Job;
 import mildtilt.routes.Route;
 import mildtilt.routes.RouteAnswer;
 import mildtilt.routes.RouteFinder;
+import mildtilt.routes.RouteHole;
 import mildtilt.routes.RouteQuestion;
 import mildtilt.routes.RouteQuestion.Hole;
 import mildtilt.units.LengthText;
@@ -176,7 +176,8 @@ public final class RoutePane extends VBox {
         through.setMinHeight(USE_PREF_SIZE);
         through.setSelected(question.hole().isPresent());
         through.setOnAction(_ -> {
-            question = question.withHole(through.isSelected() ? Optional.of(firstHole()) : Optional.empty());
+            question = question.withHole(
+                    through.isSelected() ? Optional.of(RouteHole.first(bench.job())) : Optional.empty());
             ask();
         });
         asked.add(through, 0, row++, 2, 1);
@@ -185,7 +186,7 @@ public final class RoutePane extends VBox {
             Point at = h.centre();
             named(
                     row++,
-                    "Its middle, x",
+                    "Its middle, forward (x)",
                     length(
                             "route-hole-x",
                             at.x(),
@@ -193,7 +194,7 @@ public final class RoutePane extends VBox {
                                     new Point(v, o.centre().y(), o.centre().z()), o.diameter()))));
             named(
                     row++,
-                    "y",
+                    "to the left (y)",
                     length(
                             "route-hole-y",
                             at.y(),
@@ -201,7 +202,7 @@ public final class RoutePane extends VBox {
                                     new Point(o.centre().x(), v, o.centre().z()), o.diameter()))));
             named(
                     row++,
-                    "z",
+                    "up (z)",
                     length(
                             "route-hole-z",
                             at.z(),
@@ -217,17 +218,6 @@ public final class RoutePane extends VBox {
 
     private void hole(UnaryOperator<Hole> edit) {
         question = question.withHole(question.hole().map(edit));
-    }
-
-    /** Where the column goes through the bulkhead as planned, or half-way to the gear. */
-    private Hole firstHole() {
-        Column c = bench.job().column().orElseThrow();
-        Point from = c.hub();
-        Point to = c.gearInput();
-        double x = c.installation().bulkhead().orElse((from.x() + to.x()) / 2);
-        double part = from.x() == to.x() ? 0.5 : Math.clamp((x - from.x()) / (to.x() - from.x()), 0, 1);
-        Point at = from.plus(to.minus(from).times(part));
-        return new Hole(new Point(Math.rint(x), Math.rint(at.y()), Math.rint(at.z())), 60);
     }
 
     private interface Asked {

@@ -39,6 +39,7 @@ import mildtilt.io.scan.ScanFile;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.parts.JobParts;
+import mildtilt.report.AnswerTables;
 import mildtilt.report.Papers;
 import mildtilt.routes.RouteAnswer;
 import mildtilt.routes.RouteFinder;
@@ -53,6 +54,7 @@ import org.slf4j.LoggerFactory;
 import picocli.AutoComplete;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
@@ -239,6 +241,9 @@ public final class Main implements Callable<Integer> {
                 description = "take parts from this catalogue instead of the built-in one")
         private Optional<Path> catalogue = Optional.empty();
 
+        @Mixin
+        private PlainOutput output = new PlainOutput();
+
         @Override
         public Integer call() {
             try {
@@ -251,10 +256,14 @@ public final class Main implements Callable<Integer> {
                         job,
                         grid(),
                         catalogue.isPresent() ? CatalogueFile.open(catalogue.get()) : CatalogueFile.shipped());
-                PrintWriter to = new PrintWriter(System.out, false, StandardCharsets.UTF_8);
-                Progress progress = new Progress("Positions");
-                AnalysisJson.write(analysis, at, to, n -> progress.at((double) n / at.size()));
-                to.flush();
+                if (output.plain()) {
+                    output.print(AnswerTables.analysis(analysis, output.unit()));
+                } else {
+                    PrintWriter to = new PrintWriter(System.out, false, StandardCharsets.UTF_8);
+                    Progress progress = new Progress("Positions");
+                    AnalysisJson.write(analysis, at, to, n -> progress.at((double) n / at.size()));
+                    to.flush();
+                }
                 if (out.isPresent()) {
                     CsvFiles.write(analysis, out.get());
                 }
@@ -439,6 +448,9 @@ public final class Main implements Callable<Integer> {
                 description = "how far a bearing may stand from the surface its bracket is fixed to (120)")
         private double bracket = RouteQuestion.USUAL.bracketReach();
 
+        @Mixin
+        private PlainOutput output = new PlainOutput();
+
         @Option(
                 names = "--front",
                 description = "it must keep the rule set's rule for a blow from the front, by a stroke or by a kink")
@@ -474,7 +486,11 @@ public final class Main implements Callable<Integer> {
                             + ": this job has no column, so a route has nothing to begin and end with.");
                 }
                 RouteAnswer answer = RouteFinder.search(job, question(), telling(new Progress("Routes")));
-                print(RouteJson.write(answer));
+                if (output.plain()) {
+                    output.print(AnswerTables.routes(answer, output.unit()));
+                } else {
+                    print(RouteJson.write(answer));
+                }
                 if (take.isPresent()) {
                     if (answer.routes().isEmpty()) {
                         System.err.println("There is no such route, so nothing was written to " + take.get()

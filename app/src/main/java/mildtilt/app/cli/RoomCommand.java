@@ -20,7 +20,9 @@ import mildtilt.io.json.RoomJson;
 import mildtilt.job.Job;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Shape;
+import mildtilt.report.AnswerTables;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
@@ -56,6 +58,9 @@ final class RoomCommand implements Callable<Integer> {
     @Option(names = "--gap", paramLabel = "MM", description = "gap wanted to it (12)")
     private double gap = Obstacle.USUAL_GAP;
 
+    @Mixin
+    private PlainOutput output = new PlainOutput();
+
     @Override
     public Integer call() {
         try {
@@ -83,7 +88,11 @@ final class RoomCommand implements Callable<Integer> {
                                         + ": the wheels can't be assembled, so nothing is known "
                                         + "of the space they leave.")));
             }
-            Main.print(RoomJson.write(rooms));
+            if (output.plain()) {
+                output.print(AnswerTables.rooms(rooms));
+            } else {
+                Main.print(RoomJson.write(rooms));
+            }
             return 0;
         } catch (JobFileException | ImpossibleGeometryException e) {
             System.err.println(e.getMessage());

@@ -143,13 +143,25 @@ final class ShotList {
             bench.makeSheetProperty().set(MakeSheet.TEMPLATES);
             dark(running);
         }));
+        shots.add(new Shot(
+                "make-drawings",
+                () -> {
+                    dark(running);
+                    bench.open(DemoJob.GREENHOUSE_TUG.job(), Optional.empty());
+                    bench.makeSheetProperty().set(MakeSheet.DRAWINGS);
+                    after(SETTLE.multiply(4), () -> ((MenuButton)
+                                    running.window().getScene().lookup("#add-drawing"))
+                            .getItems()
+                            .getFirst()
+                            .fire());
+                },
+                SETTLE.multiply(9)));
     }
 
     /** The uses of the side in the column stage. */
     private static void columns(Running running, Deque<Shot> shots) {
         Workbench bench = running.bench();
         shots.add(new Shot("phasing", () -> {
-            dark(running);
             bench.open(DemoJob.BOG_TENDER.job(), Optional.empty());
             bench.stageProperty().set(WorkStage.COLUMN);
             bench.sideTabProperty().set(SideTab.PHASING);

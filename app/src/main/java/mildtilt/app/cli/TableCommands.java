@@ -44,7 +44,8 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
 /**
- * What the window shows in tables: {@code variants}, {@code compare}, {@code knuckle}, {@code found}, {@code drawings}, {@code set},
+ * What the window shows in tables: {@code variants}, {@code compare}, {@code knuckle}, {@code found}, {@code
+ * drawings}, {@code set},
  * {@code survey}, {@code trial}, {@code runout}.
  */
 final class TableCommands {

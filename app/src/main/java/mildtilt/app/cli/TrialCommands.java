@@ -14,12 +14,15 @@ import mildtilt.io.jobfile.JobFile;
 import mildtilt.io.json.UncertaintyJson;
 import mildtilt.io.papers.TrialFiles;
 import mildtilt.job.Job;
+import mildtilt.report.AnswerTables;
 import mildtilt.trials.instruments.InstrumentException;
 import mildtilt.trials.instruments.SimulatedVehicle;
 import mildtilt.trials.instruments.StandIn;
 import mildtilt.uncertainty.MonteCarlo;
+import mildtilt.uncertainty.UncertaintyReport;
 import mildtilt.units.LengthUnit;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
@@ -40,6 +43,9 @@ final class TrialCommands {
         @Option(names = "--draws", paramLabel = "N", description = "how many times, from 20 to 100000 (1000)")
         private int draws = MonteCarlo.Settings.USUAL.draws();
 
+        @Mixin
+        private PlainOutput output = new PlainOutput();
+
         @Override
         public Integer call() {
             try {
@@ -52,8 +58,13 @@ final class TrialCommands {
                             file.getFileName() + ": the plan can't be assembled as it is, so it has no figures.");
                     return Main.BAD_INPUT;
                 }
-                Main.print(UncertaintyJson.write(
-                        MonteCarlo.of(job, plan.get(), settings, so -> progress.at(so.done()), () -> false)));
+                UncertaintyReport report =
+                        MonteCarlo.of(job, plan.get(), settings, so -> progress.at(so.done()), () -> false);
+                if (output.plain()) {
+                    output.print(AnswerTables.uncertainty(report));
+                } else {
+                    Main.print(UncertaintyJson.write(report));
+                }
                 return 0;
             } catch (JobFileException | IllegalArgumentException e) {
                 System.err.println(e.getMessage());

@@ -69,7 +69,8 @@ final class DrawingsPane extends MakePane {
         Job job = p.analysis().job();
         title(
                 "Drawings for the machinist",
-                "A shaft in one piece, a bearing's housing, a plate, a steady's post: with sizes, limits, hand and count, as PDF and as DXF at full size.");
+                "A shaft in one piece, a bearing's housing, a plate, a steady's post: with sizes, limits, hand "
+                        + "and count, as PDF and as DXF at full size.");
         var saving = small("Save all drawings…", "save-drawings", save);
         saving.getStyleClass().add("take-remedy");
         List<Piece> pieces = job.making().pieces();

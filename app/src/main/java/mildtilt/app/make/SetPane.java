@@ -17,7 +17,9 @@ import mildtilt.report.Table;
 import mildtilt.rules.Rules.VehicleClass;
 import mildtilt.rules.ShippedRules;
 
-/** Several vehicles from one plan: how many, the fixture they are built on, the check sheet of each, and their class. */
+/**
+ * Several vehicles from one plan: how many, the fixture they are built on, the check sheet of each, and their class.
+ */
 final class SetPane extends MakePane {
 
     private static final JobPlace FIXTURE =
@@ -40,7 +42,8 @@ final class SetPane extends MakePane {
         List<String> vehicles = SetTables.vehicles(job);
         title(
                 "Several from one plan",
-                "One cut list for all of them, one fixture, a check sheet for each, and the class they are inspected in.");
+                "One cut list for all of them, one fixture, a check sheet for each, and the class they are "
+                        + "inspected in.");
         var saving = small("Save the check sheets…", "save-check-sheets", save);
         saving.getStyleClass().add("take-remedy");
         row(
@@ -61,8 +64,8 @@ final class SetPane extends MakePane {
         if (fixture.rows().isEmpty()) {
             hint("Nothing is on the frame yet that a fixture could hold.");
         } else {
-            say(
-                    "Lengths ahead of a zero, left of the middle (− to the right), above the table; then from the pins A, B and C, to check each with a tape.");
+            say("Lengths ahead of a zero, left of the middle (− to the right), above the table; then from the "
+                    + "pins A, B and C, to check each with a tape.");
             List<Node> zero = new ArrayList<>();
             PartFields.of(
                             FIXTURE,

@@ -156,7 +156,8 @@ final class RuleChecks {
                 Limit.SHAFT_HOLE,
                 new Element.Wheel(),
                 "What goes through the bulkhead needs a hole of {0}; the class \"%s\" takes {1} at most.",
-                "A hole is as long as the shaft leans, with its gap all round. Let the column go through more squarely, go through with a thinner shaft, or seal it with a bearing or a boot as the class wants.",
+                "A hole is as long as the shaft leans, with its gap all round. Let the column go through more "
+                        + "squarely, go through with a thinner shaft, or seal it with a bearing or a boot as the class wants.",
                 all);
     }
 

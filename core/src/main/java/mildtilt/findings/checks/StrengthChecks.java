@@ -131,12 +131,14 @@ final class StrengthChecks {
                 "groove " + s.id() + " " + end,
                 Phrase.of(
                         "The groove at the " + end + " of " + Phrase.name(s.name())
-                                + " leaves Ø {0}, which carries a heavy pull with a margin of {1}; the rule set wants {2}.",
+                                + " leaves Ø {0}, which carries a heavy pull with a margin of {1}; the rule set "
+                                + "wants {2}.",
                         Quantity.length(left),
                         Quantity.times(margin),
                         Quantity.times(wanted)),
                 Phrase.of(
-                        "{0} at the rim twists it with up to {1}, and a shaft breaks where it is thinnest. A sharp corner in a groove has less still.",
+                        "{0} at the rim twists it with up to {1}, and a shaft breaks where it is thinnest. A "
+                                + "sharp corner in a groove has less still.",
                         Quantity.force(job.rules().heavyPull()), Quantity.torque(load.torque())),
                 margin > 0 && deep >= LEAST_GROOVE
                         ? List.of(new Remedy(

@@ -26,8 +26,8 @@ public final class CheckSheetPdf {
         try (PdfSheet sheet = new PdfSheet("Check sheets: " + job.title(), paper)) {
             BookPages pages = new BookPages(sheet, unit, new TitleBlock(job.title(), "Check sheets", file, date, unit));
             title(sheet, pages, vehicles.size() + (vehicles.size() == 1 ? " vehicle" : " vehicles") + " from one plan");
-            pages.say(
-                    "Set the fixture up by the first three columns, then try every place with a tape from the three pins. One sheet for each vehicle follows.");
+            pages.say("Set the fixture up by the first three columns, then try every place with a tape from the "
+                    + "three pins. One sheet for each vehicle follows.");
             for (Table t : List.of(SetTables.fixture(job), SetTables.classes(job))) {
                 if (!t.rows().isEmpty()) {
                     pages.table(t);
@@ -37,8 +37,8 @@ public final class CheckSheetPdf {
             for (int i = 0; i < vehicles.size(); i++) {
                 pages.nextPage();
                 title(sheet, pages, vehicles.get(i) + ", " + (i + 1) + " of " + vehicles.size());
-                pages.say(
-                        "Read each on the vehicle, loaded as planned, and write what you read. What is outside its limits is told to whoever planned it before anyone drives it.");
+                pages.say("Read each on the vehicle, loaded as planned, and write what you read. What is outside "
+                        + "its limits is told to whoever planned it before anyone drives it.");
                 pages.table(toFill(checks));
                 pages.need(70);
                 pages.down(26);
