@@ -225,7 +225,7 @@ class CommandLineTest {
         assertThat(run("sure", file.toString(), "--plain", "--draws", "20").out)
                 .contains("How sure each figure is", "±");
         assertThat(run("route", file.toString(), "--plain", "--joints", "1").out)
-                .contains("Offered for", "To get");
+                .contains("Offered for", "Lower joint is not needed any more");
         assertThat(run("room", file.toString(), "--at", "900,0,1500", "--ball", "50", "--plain").out)
                 .contains("How far it may go", "to the left");
         assertThat(run("route", file.toString(), "--hole", "1,2").err).contains("--hole \"1,2\" is not valid");

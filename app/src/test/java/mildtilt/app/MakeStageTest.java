@@ -347,7 +347,7 @@ class MakeStageTest {
     void aSetIsHeldToItsClassAndChecked(FxRobot robot) throws Exception {
         sheet(robot, MakeSheet.SET);
         type(robot, "#set-count", "3");
-        AppWindow.untilSays(robot, "#make-set", "Check sheets for Vehicle 1, Vehicle 2, Vehicle 3");
+        AppWindow.untilSays(robot, "#make-set", "Check sheets for carrier 1, Vehicle 2, Vehicle 3");
         AppWindow.untilSays(robot, "#table-fixture", "left lower arm, front pivot");
         AppWindow.untilSays(robot, "#table-check-sheet", "Left wheel at full left lock");
         press(robot, "#class-add");
