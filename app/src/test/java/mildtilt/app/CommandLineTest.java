@@ -13,6 +13,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import mildtilt.app.cli.Main;
+import mildtilt.build.EndPart;
 import mildtilt.build.PartAsFound;
 import mildtilt.build.Piece;
 import mildtilt.catalogue.Catalogue;
@@ -22,6 +23,7 @@ import mildtilt.io.jobfile.CatalogueFile;
 import mildtilt.io.jobfile.DemoJob;
 import mildtilt.io.jobfile.JobFile;
 import mildtilt.job.Job;
+import mildtilt.linkage.rods.Rod;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -245,6 +247,18 @@ class CommandLineTest {
                     .singleElement()
                     .extracting(PartAsFound::length)
                     .isEqualTo(wanted + 118);
+            // An end of a rod as well, from another job.
+            Job carrier = DemoJob.MARSH_CARRIER.job();
+            EndPart end =
+                    carrier.making().rod(Rod.LEFT_TIE_ROD).orElseThrow().outer().part();
+            Path other = folder.resolve("carrier.tilt");
+            JobFile.save(other, carrier);
+            assertThat(run("catalogue", "--keep", "left_tie_rod.outer", "--from", other.toString()).out)
+                    .contains(end.name() + ", " + carrier.title());
+            assertThat(CatalogueFile.read(run("catalogue", "--mine").out).rodEnds())
+                    .containsExactly(end.withName(end.name() + ", " + carrier.title()));
+            assertThat(run("catalogue", "--delete", end.name() + ", " + carrier.title()).code)
+                    .isZero();
             assertThat(run("catalogue", "--delete", "no such part").code).isEqualTo(3);
             assertThat(run("catalogue", "--delete", first.name() + ", " + job.title()).code)
                     .isZero();

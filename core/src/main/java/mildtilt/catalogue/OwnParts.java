@@ -7,6 +7,7 @@ import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import mildtilt.build.AsFound;
+import mildtilt.build.EndPart;
 import mildtilt.build.PartAsFound;
 import mildtilt.catalogue.Catalogue.NamedTube;
 import mildtilt.column.Bearing;
@@ -18,6 +19,7 @@ import mildtilt.geometry.Point;
 import mildtilt.id.Id;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
+import mildtilt.linkage.rods.Rod;
 
 /**
  * Parts of one's own, kept between jobs: a catalogue that parts of jobs are put into, under their own name and the
@@ -60,6 +62,29 @@ public final class OwnParts {
                 .flatMap(n -> job.column()
                         .map(c -> with(without(mine, n), job.making().asFound(), c, part, n)))
                 .orElse(mine);
+    }
+
+    /** An end of a job's rod, called by both: {@code left_tie_rod.outer}. Empty where that is not made up. */
+    public static Optional<EndPart> rodEnd(Job job, String id) {
+        return Stream.of(Rod.values())
+                .flatMap(rod -> Stream.of(true, false)
+                        .filter(outer -> id.equals(
+                                Id.of(rod).part(outer ? "outer" : "inner").text()))
+                        .flatMap(outer -> job.making().rod(rod).stream()
+                                .map(made -> rodEnd(job, made.end(outer).part()))))
+                .findFirst();
+    }
+
+    /** An end as it is kept: under its own name and the job's. */
+    public static EndPart rodEnd(Job job, EndPart end) {
+        String name = end.name() + ", " + job.title();
+        return end.withName(name.substring(0, Math.min(name.length(), Text.NAME.most())));
+    }
+
+    /** With a rod's end as it is there, in place of one of the same name. */
+    public static Catalogue with(Catalogue mine, EndPart kept) {
+        Catalogue rest = without(mine, kept.name());
+        return rest.withRodEnds(add(rest.rodEnds(), kept));
     }
 
     private static Catalogue with(Catalogue mine, AsFound asFound, Column c, Element part, String name) {
@@ -122,7 +147,7 @@ public final class OwnParts {
                 mine.ends(),
                 but(mine.bearings(), Bearing::name, name),
                 but(mine.tubes(), NamedTube::name, name),
-                mine.rodEnds(),
+                but(mine.rodEnds(), EndPart::name, name),
                 found);
     }
 

@@ -93,7 +93,7 @@ final class BearingHousingDrawing {
                         ? Phrase.of("{0} of wall are left round the bearing.", Quantity.fine(wall))
                         : Phrase.of(
                                 "The tube is {0} wider than the bearing: the slit closes by {1} until it "
-                                        + "grips, and {2} of it are left.",
+                                        + "grips, and {2} of it are left. Measure your tube first: drawn tube differs by tenths.",
                                 Quantity.fine(bore - ring), Quantity.fine(closes), Quantity.fine(p.slit() - closes)),
                 Phrase.of("Draw the bolts up evenly, and only until the ring does not turn in it: a crushed "
                         + "ring runs rough. Lock the nuts as the rule set says.")));

@@ -47,7 +47,6 @@ final class Tables {
                 joins(p.joins()),
                 DrawingTable.of(p.machined()),
                 SetTables.fixture(p.analysis().job()),
-                SetTables.checks(p.analysis()),
                 SetTables.classes(p.analysis().job()),
                 run(p.run()),
                 buying(p.buying()),

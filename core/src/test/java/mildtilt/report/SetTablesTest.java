@@ -21,6 +21,7 @@ import mildtilt.rules.Rules.VehicleClass;
 import mildtilt.shop.ClassFigures;
 import mildtilt.shop.ClassFigures.Limit;
 import mildtilt.shop.FixtureFigures;
+import mildtilt.trials.compare.CheckSheet;
 import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -123,7 +124,7 @@ class SetTablesTest {
     @EnumSource(DemoJob.class)
     void noCheckLetsAGapOrAJointPastItsLimit(DemoJob demo) {
         Analysis a = Analysis.of(demo.job());
-        Table checks = SetTables.checks(a);
+        Table checks = CheckSheet.of(a);
         assertThat(checks.rows()).isNotEmpty();
         List<Double> least = checks.rows().stream()
                 .filter(r -> r.get(0).text(LengthUnit.MM).equals("Gaps"))

@@ -18,6 +18,7 @@ import java.util.stream.Collectors;
 import mildtilt.analysis.Analysis;
 import mildtilt.app.shell.MildTilt;
 import mildtilt.app.shell.OwnCatalogue;
+import mildtilt.build.EndPart;
 import mildtilt.catalogue.Catalogue;
 import mildtilt.catalogue.OwnParts;
 import mildtilt.describe.RangeCheck;
@@ -409,9 +410,17 @@ public final class Main implements Callable<Integer> {
                 throw new JobFileException("Say which job the part is in with --from FILE.");
             }
             Job job = JobFile.open(from.get());
+            Optional<EndPart> end = OwnParts.rodEnd(job, id);
+            if (end.isPresent()) {
+                own.keepParts(OwnParts.with(own.ownParts(), end.get()));
+                System.out.println("Kept: " + end.get().name());
+                return 0;
+            }
             Element part = OwnParts.part(job, id)
-                    .orElseThrow(() -> new JobFileException("\"" + id + "\" is no shaft, joint or bearing of that "
-                            + "job's column, nor its tube: write its id as the file has it, or tube."));
+                    .orElseThrow(
+                            () -> new JobFileException(
+                                    "\"" + id + "\" is no shaft, joint or bearing of that "
+                                            + "job's column, nor its tube, nor an end of a rod: write its id as the file has it, or tube, or left_tie_rod.outer."));
             own.keepParts(OwnParts.with(own.ownParts(), job, part));
             System.out.println("Kept: " + OwnParts.name(job, part).orElseThrow());
             return 0;

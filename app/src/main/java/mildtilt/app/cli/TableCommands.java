@@ -32,6 +32,7 @@ import mildtilt.report.SetTables;
 import mildtilt.report.SurveyTables;
 import mildtilt.report.Table;
 import mildtilt.shop.FoundFigures;
+import mildtilt.trials.compare.CheckSheet;
 import mildtilt.trials.compare.TrialFigures;
 import mildtilt.trials.compare.TrialTables;
 import mildtilt.trials.diagnose.CauseTable;
@@ -147,7 +148,7 @@ final class TableCommands {
     static final class SetOfVehicles extends OfAJob {
         @Override
         List<Table> tables(Job job) {
-            return Stream.of(SetTables.fixture(job), SetTables.checks(Analysis.of(job)), SetTables.classes(job))
+            return Stream.of(SetTables.fixture(job), CheckSheet.of(Analysis.of(job)), SetTables.classes(job))
                     .filter(t -> !t.rows().isEmpty())
                     .toList();
         }

@@ -12,6 +12,7 @@ import mildtilt.build.EndPart;
 import mildtilt.build.RackRod;
 import mildtilt.build.RodMakeUp;
 import mildtilt.build.ScrewThread;
+import mildtilt.catalogue.OwnParts;
 import mildtilt.gear.RackAndPinion;
 import mildtilt.job.Job;
 import mildtilt.linkage.SteeredAxle;
@@ -244,7 +245,16 @@ final class RodsPane extends MakePane {
                         "rod-nut-" + id,
                         e.jamNut(),
                         (j, v) ->
-                                edit(j, rod, r -> r.withEnd(outer, r.end(outer).withJamNut(v)))));
+                                edit(j, rod, r -> r.withEnd(outer, r.end(outer).withJamNut(v)))),
+                named(" ", small("Keep it in my parts", "rod-keep-" + id, () -> keep(e.part()))));
+    }
+
+    /** Among the ends that any job can choose from then on. */
+    private void keep(EndPart end) {
+        EndPart kept = OwnParts.rodEnd(bench.job(), end);
+        if (bench.editOwnParts(mine -> OwnParts.with(mine, kept))) {
+            bench.say("Kept in my parts: " + kept.name() + ". It is first among the ends to choose.");
+        }
     }
 
     private void body(Rod rod, RodMakeUp made) {

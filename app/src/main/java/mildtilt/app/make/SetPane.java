@@ -16,6 +16,7 @@ import mildtilt.report.SetTables;
 import mildtilt.report.Table;
 import mildtilt.rules.Rules.VehicleClass;
 import mildtilt.rules.ShippedRules;
+import mildtilt.trials.compare.CheckSheet;
 
 /**
  * Several vehicles from one plan: how many, the fixture they are built on, the check sheet of each, and their class.
@@ -79,7 +80,7 @@ final class SetPane extends MakePane {
             table(fixture, fixture.keys().toArray(String[]::new));
         }
         head("Check sheet for each vehicle");
-        Table checks = SetTables.checks(p.analysis());
+        Table checks = CheckSheet.of(p.analysis());
         if (checks.rows().isEmpty()) {
             hint("Nothing to check yet.");
         } else {

@@ -30,6 +30,7 @@ import mildtilt.report.Papers;
 import mildtilt.report.Table;
 import mildtilt.template.FlatPattern;
 import mildtilt.template.Templates;
+import mildtilt.trials.compare.CheckSheet;
 import mildtilt.units.LengthUnit;
 
 /** All papers of a job as files in a folder, under names that are safe whatever its parts are called. */
@@ -80,6 +81,10 @@ public final class PapersFiles {
         List<Path> written = new ArrayList<>();
         for (Table t : papers.tables()) {
             written.add(csv(folder, t.file(), t));
+        }
+        Table checks = CheckSheet.of(papers.analysis());
+        if (!checks.rows().isEmpty()) {
+            written.add(csv(folder, checks.file(), checks));
         }
         Optional<Table> variants = FigureTables.variants(papers.analysis());
         if (variants.isPresent()) {

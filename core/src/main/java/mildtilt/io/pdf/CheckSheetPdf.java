@@ -10,6 +10,7 @@ import mildtilt.job.Job;
 import mildtilt.report.Cell;
 import mildtilt.report.SetTables;
 import mildtilt.report.Table;
+import mildtilt.trials.compare.CheckSheet;
 import mildtilt.units.LengthUnit;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 
@@ -33,7 +34,7 @@ public final class CheckSheetPdf {
                     pages.table(t);
                 }
             }
-            Table checks = SetTables.checks(analysis);
+            Table checks = CheckSheet.of(analysis);
             for (int i = 0; i < vehicles.size(); i++) {
                 pages.nextPage();
                 title(sheet, pages, vehicles.get(i) + ", " + (i + 1) + " of " + vehicles.size());

@@ -12,8 +12,10 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javax.xml.parsers.DocumentBuilderFactory;
 import mildtilt.analysis.Analysis;
@@ -46,6 +48,8 @@ import mildtilt.job.Change;
 import mildtilt.job.Job;
 import mildtilt.job.TrialLog;
 import mildtilt.linkage.rods.Rod;
+import mildtilt.machined.PartDrawing;
+import mildtilt.machined.PartSize;
 import mildtilt.report.Cell;
 import mildtilt.report.FigureTables;
 import mildtilt.report.Papers;
@@ -145,6 +149,60 @@ class PapersFilesTest {
                 .contains("STOP");
         papers.analysis().findings().forEach(f -> assertThat(book)
                 .contains(squeezed(f.what().text(unit)).substring(0, 30)));
+    }
+
+    /** Every size that is drawn stands on the drawing's sheet and in the DXF as the screen shows it. */
+    @ParameterizedTest
+    @EnumSource(LengthUnit.class)
+    void drawingsBearTheScreensSizes(LengthUnit unit, @TempDir Path folder) throws Exception {
+        Job job = DemoJob.GREENHOUSE_TUG.job().editMaking(m -> m.withPieces(List.of())
+                .withPiece(new Piece.TurnedShaft(
+                        Id.Kind.PIECE.first(),
+                        "Shaft",
+                        new Id("shaft-1"),
+                        new Piece.TurnedEnd(30, 0, Optional.empty()),
+                        new Piece.TurnedEnd(40, 0, Optional.of(new Piece.Groove(12, 6.5, 1.75))),
+                        Piece.TurnedFit.H6,
+                        true,
+                        0.05))
+                .withPiece(new Piece.AdapterPlate(
+                        Id.Kind.PIECE.first(),
+                        "Plate",
+                        133.5,
+                        97.25,
+                        9,
+                        7,
+                        List.of(new Piece.PlateHole(31, 22.5, 11), new Piece.PlateHole(88, 61, 26)),
+                        1,
+                        1)));
+        Papers papers = papers(job);
+        assertThat(papers.machined().open()).isEmpty();
+        List<Path> written = PapersFiles.drawings(papers, unit, DAY, "tug.tilt", folder);
+        String sheets = squeezed(text(Files.readAllBytes(folder.resolve("drawings.pdf"))));
+        for (PartDrawing d : papers.machined().drawings()) {
+            String dxf = Files.readString(folder.resolve(d.name().toLowerCase(Locale.ROOT) + ".dxf"));
+            Set<PartSize> listed = d.holes().stream()
+                    .flatMap(h -> Stream.of(h.x(), h.y(), h.diameter()))
+                    .collect(Collectors.toSet());
+            listed.addAll(d.more());
+            for (PartSize s : d.sizes()) {
+                // What runs up the sheet is told apart from what runs along it by where it stands, not by its text.
+                if (!s.name().equals("height")) {
+                    assertThat(sheets).as(s.name()).contains(squeezed(s.text().text(unit)));
+                }
+                if (!listed.contains(s)) {
+                    assertThat(dxf).as(s.name()).contains(escaped(s.text().text(unit)));
+                }
+            }
+        }
+        assertThat(written).hasSize(3);
+        assertThat(sheets).contains(squeezed("Make 2: 1 for the left, 1 for the right"));
+    }
+
+    private static String escaped(String text) {
+        StringBuilder s = new StringBuilder();
+        text.chars().forEach(c -> s.append(c < 0x7F ? Character.toString(c) : String.format("\\U+%04X", c)));
+        return s.toString();
     }
 
     @Test
