@@ -180,10 +180,10 @@ class MakeStageTest {
         ScrewThread now =
                 making().rod(Rod.LEFT_TIE_ROD).orElseThrow().inner().part().thread();
         assertThat(now.label()).as("its hand is kept").isEqualTo("5/8-18 UNF LH");
-        // Kept, it is the first that any job may choose.
+        // Kept, it stays for any other job.
         press(robot, "#rod-keep-left-tie-rod-inner");
         assertThat(app.text(robot, "#message")).contains("Kept in my parts");
-        assertThat(app.bench.catalogueProperty().get().rodEnds().getFirst().thread())
+        assertThat(app.bench.ownPartsProperty().get().rodEnds().getFirst().thread())
                 .isEqualTo(now);
         Job before = app.bench.job();
         type(robot, "#rod-thread-left-tie-rod-inner", "5/8-11 UNF");
