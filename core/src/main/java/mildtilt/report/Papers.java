@@ -88,6 +88,7 @@ public record Papers(
                         joins,
                         found,
                         arms,
+                        machined,
                         analysis.steer(),
                         analysis.clearance().map(ClearanceFigures::notches).orElse(List.of()),
                         analysis.clearance().flatMap(ClearanceFigures::tightest))),

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.stream.Stream;
 import mildtilt.clocking.ForkMark;
 import mildtilt.column.Column;
+import mildtilt.machined.PartDrawing;
 import mildtilt.shop.BenchSheet;
 import mildtilt.shop.FoundFigures;
 import mildtilt.shop.JoinFigures;
@@ -20,6 +21,7 @@ final class CuttingSteps extends Steps {
 
     void all() {
         cut();
+        machined();
         b.job().column().ifPresent(this::shafts);
     }
 
@@ -54,7 +56,7 @@ final class CuttingSteps extends Steps {
         if (!b.cuts().plates().isEmpty()) {
             step(
                     "plates",
-                    "Cut the plates by their templates",
+                    "Cut the plates by their templates" + (drawnFlat() ? " and drawings" : ""),
                     0.7 * b.cuts().plates().size(),
                     0,
                     "templates printed at full size, centre punch, drill",
@@ -67,6 +69,35 @@ final class CuttingSteps extends Steps {
                     "the plate, clamped on wood",
                     Phrase.of("Holes lie on the template's crosses; two alike laid on each other agree."));
         }
+    }
+
+    private boolean drawnFlat() {
+        return b.machined().drawings().stream()
+                .flatMap(d -> d.blanks().stream())
+                .anyMatch(PartDrawing.Blank.Flat.class::isInstance);
+    }
+
+    /** What is drawn for the machinist, once the mock-up shows that its sizes hold. */
+    private void machined() {
+        if (b.machined().drawings().isEmpty()) {
+            return;
+        }
+        step(
+                "machined",
+                "Have made what is drawn for the machinist",
+                b.machined().drawings().size(),
+                0,
+                "the drawings; bearing, fork and box to try on",
+                List.of(need("mock", "a part turned from the plan alone is turned from what was measured first")),
+                Stream.concat(
+                                b.machined().drawings().stream().map(d -> Phrase.of(Phrase.name(d.name()) + ": ")
+                                        .then(d.howMany())),
+                                b.machined().cautions().stream())
+                        .toList(),
+                List.of());
+        proven(
+                "the part clean and cold, on the bench",
+                Phrase.of("Every size within the limits on its sheet; bearing, fork or box tried on."));
     }
 
     private void shafts(Column c) {
@@ -90,7 +121,10 @@ final class CuttingSteps extends Steps {
                 2,
                 0,
                 "strips wrapped round, V-blocks, angle finder",
-                List.of(need("cut", "the strips go on the cut shafts"), need("mock", "the angles set the clocking")),
+                List.of(
+                        need("cut", "the strips go on the cut shafts"),
+                        need("machined", "a turned shaft is finished before its forks go on"),
+                        need("mock", "the angles set the clocking")),
                 marks,
                 b.joins().isEmpty() ? List.of() : List.of(Cautions.CURRENT));
         proven(

@@ -42,7 +42,9 @@ final class FinishingSteps extends Steps {
 
     private boolean brackets() {
         return b.job().making().pieces().stream()
-                .anyMatch(p -> p instanceof Piece.BearingBracket || p instanceof Piece.CopedTube);
+                .anyMatch(p -> p instanceof Piece.BearingBracket
+                        || p instanceof Piece.CopedTube
+                        || p instanceof Piece.BearingHousing);
     }
 
     private void trial() {

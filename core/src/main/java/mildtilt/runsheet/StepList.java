@@ -7,6 +7,7 @@ import mildtilt.arms.ArmFigures;
 import mildtilt.clearance.Notch;
 import mildtilt.clearance.PairGap;
 import mildtilt.job.Job;
+import mildtilt.machined.MachinedParts;
 import mildtilt.shop.BenchSheet;
 import mildtilt.shop.CutList;
 import mildtilt.shop.FoundFigures;
@@ -30,6 +31,7 @@ public final class StepList {
             List<JoinFigures> joins,
             List<FoundFigures> found,
             List<ArmFigures> arms,
+            MachinedParts machined,
             Optional<SteerFigures> steer,
             List<Notch> notches,
             Optional<PairGap> tightest) {}

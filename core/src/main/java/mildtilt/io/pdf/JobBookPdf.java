@@ -16,6 +16,7 @@ import mildtilt.findings.Finding;
 import mildtilt.findings.Severity;
 import mildtilt.findings.checks.NotJudged;
 import mildtilt.job.Job;
+import mildtilt.machined.PartDrawing;
 import mildtilt.obstacle.Surroundings;
 import mildtilt.report.FigureTables;
 import mildtilt.report.Papers;
@@ -84,6 +85,10 @@ public final class JobBookPdf {
         Optional<Table> variants = FigureTables.variants(analysis);
         if (variants.isPresent()) {
             pages.table(variants.get().without("figure"));
+        }
+        for (PartDrawing d : papers.machined().drawings()) {
+            pages.nextPage();
+            PartDrawingPdf.drawing(sheet, pages, d);
         }
         open();
         heat();

@@ -20,13 +20,7 @@ public final class PartDrawingPdf {
 
     private static final double LINE = 11.5;
 
-    private final PdfSheet sheet;
-    private final LengthUnit unit;
-
-    private PartDrawingPdf(PdfSheet sheet, LengthUnit unit) {
-        this.sheet = sheet;
-        this.unit = unit;
-    }
+    private PartDrawingPdf() {}
 
     /** The PDF's bytes. @param file name of the job's file, as printed */
     public static byte[] write(List<PartDrawing> drawings, Job job, LengthUnit unit, LocalDate date, String file)
@@ -35,12 +29,11 @@ public final class PartDrawingPdf {
         PDRectangle lying = new PDRectangle(size.getHeight(), size.getWidth());
         try (PdfSheet sheet = new PdfSheet("Drawings: " + job.title(), lying)) {
             BookPages pages = new BookPages(sheet, unit, new TitleBlock(job.title(), "Drawings", file, date, unit));
-            PartDrawingPdf pdf = new PartDrawingPdf(sheet, unit);
             for (int i = 0; i < drawings.size(); i++) {
                 if (i > 0) {
                     pages.nextPage();
                 }
-                pdf.drawing(pages, drawings.get(i));
+                drawing(sheet, pages, drawings.get(i));
             }
             pages.finish();
             ByteArrayOutputStream bytes = new ByteArrayOutputStream();
@@ -58,7 +51,9 @@ public final class PartDrawingPdf {
     /** Of a sheet's height, what the drawing has. */
     private static final double SHARE = 0.62;
 
-    private void drawing(BookPages pages, PartDrawing d) throws IOException {
+    /** One drawing from where the pages stand, which is the top of one that lies on its side. */
+    static void drawing(PdfSheet sheet, BookPages pages, PartDrawing d) throws IOException {
+        LengthUnit unit = pages.unit;
         pages.down(8);
         sheet.text(sheet.bold, 15, pages.left(), pages.y(), sheet.fit(sheet.bold, 15, pages.wide(), d.name()));
         pages.down(LINE + 4);

@@ -196,6 +196,13 @@ class PapersFilesTest {
             }
         }
         assertThat(written).hasSize(3);
+        // The book has the same sheets, and the order of work the step that they are for.
+        String book = squeezed(text(JobBookPdf.write(papers, unit, DAY, "tug.tilt")));
+        assertThat(book).contains(squeezed("mark the wheel end"), squeezed("Holes, from the lower left corner"));
+        assertThat(papers.run().lines())
+                .anyMatch(l -> l.step().key().equals("machined")
+                        && l.step().measure().stream()
+                                .anyMatch(m -> m.text(unit).startsWith("Plate: Make 2")));
         assertThat(sheets).contains(squeezed("Make 2: 1 for the left, 1 for the right"));
     }
 
