@@ -11,11 +11,15 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import mildtilt.analysis.Analysis;
+import mildtilt.build.Piece;
+import mildtilt.id.Id;
 import mildtilt.io.jobfile.DemoJob;
 import mildtilt.io.papers.PapersFiles;
+import mildtilt.job.Job;
 import mildtilt.report.Papers;
 import mildtilt.units.LengthUnit;
 import org.junit.jupiter.api.BeforeAll;
@@ -91,6 +95,60 @@ class OtherReadersTest {
         all(".dxf").forEach(p -> command.add(p.toString()));
         assertThat(command).hasSizeGreaterThan(6);
         assertThat(run(command.toArray(String[]::new))).contains("holes [(0.0, 15.0), (159.2");
+    }
+
+    /** A plate's edge and holes are what a cutting table follows, as far from each other as they are; sizes are apart. */
+    @Test
+    void drawingsAreCutByTheirOutlineAlone(@TempDir Path drawn) throws Exception {
+        assumeTrue(Files.isExecutable(Path.of("/usr/bin/python3"))
+                && Files.exists(Path.of("/usr/lib/python3/dist-packages/ezdxf")));
+        LocalDate day = LocalDate.of(2026, 11, 30);
+        Job job = DemoJob.GREENHOUSE_TUG.job().editMaking(m -> m.withPieces(List.of())
+                .withPiece(new Piece.AdapterPlate(
+                        Id.Kind.PIECE.first(),
+                        "Plate",
+                        130,
+                        90,
+                        9,
+                        8,
+                        List.of(new Piece.PlateHole(25, 20, 11), new Piece.PlateHole(105, 66, 26)),
+                        1,
+                        0))
+                .withPiece(new Piece.TurnedShaft(
+                        Id.Kind.PIECE.first(),
+                        "Shaft",
+                        new Id("shaft-1"),
+                        new Piece.TurnedEnd(30, 0, Optional.empty()),
+                        new Piece.TurnedEnd(40, 0, Optional.empty()),
+                        Piece.TurnedFit.H7,
+                        true,
+                        0.1)));
+        PapersFiles.drawings(Papers.of(Analysis.of(job), day), LengthUnit.MM, day, "tug.tilt", drawn);
+        String said = run(
+                "/usr/bin/python3",
+                "-c",
+                """
+                import sys, ezdxf
+                from ezdxf import bbox
+                for name in sys.argv[1:]:
+                    d = ezdxf.readfile(name)
+                    a = d.audit()
+                    assert not a.errors and not a.fixes, (name, a.errors, a.fixes)
+                    cut = [e for e in d.modelspace() if e.dxf.layer == 'CUT']
+                    edge = bbox.extents([e for e in cut if e.dxftype() == 'POLYLINE']) if cut else None
+                    if cut:
+                        print('plate', round(edge.size.x, 6), round(edge.size.y, 6))
+                        for e in cut:
+                            if e.dxftype() == 'CIRCLE':
+                                print('hole', round(e.dxf.center.x - edge.extmin.x, 3), round(e.dxf.center.y - edge.extmin.y, 3), round(e.dxf.radius, 3))
+                    print(sorted({e.dxf.layer for e in d.modelspace()}))
+                """,
+                drawn.resolve("plate.dxf").toString(),
+                drawn.resolve("shaft.dxf").toString());
+        assertThat(said)
+                .contains("plate 130.0 90.0", "hole 25.0 20.0 5.5", "hole 105.0 66.0 13.0")
+                .contains("['CENTRE', 'CUT', 'SIZE', 'TEXT']")
+                .contains("['CENTRE', 'HIDDEN', 'OUTLINE', 'SIZE', 'TEXT']");
     }
 
     @Test

@@ -15,6 +15,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import mildtilt.analysis.Analysis;
 import mildtilt.app.shell.MildTilt;
 import mildtilt.app.shell.OwnCatalogue;
@@ -598,11 +599,13 @@ public final class Main implements Callable<Integer> {
                         catalogue.isPresent() ? CatalogueFile.open(catalogue.get()) : CatalogueFile.shipped());
                 LocalDate today = LocalDate.now();
                 StringBuilder said = new StringBuilder();
-                for (Path p : PapersFiles.write(
-                        Papers.of(analysis, today), unit, today, String.valueOf(file.getFileName()), out)) {
+                Papers papers = Papers.of(analysis, today);
+                for (Path p : PapersFiles.write(papers, unit, today, String.valueOf(file.getFileName()), out)) {
                     said.append(p).append(System.lineSeparator());
                 }
                 print(said.toString());
+                Stream.concat(papers.cuts().open().stream(), papers.templates().open().stream())
+                        .forEach(o -> System.err.println("Open: " + o.text(unit)));
                 return 0;
             } catch (JobFileException e) {
                 System.err.println(e.getMessage());

@@ -3,6 +3,7 @@ package mildtilt.app.make;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import javafx.scene.Node;
 import mildtilt.app.forms.PartFields;
 import mildtilt.app.workbench.Workbench;
@@ -65,8 +66,8 @@ final class SetPane extends MakePane {
         if (fixture.rows().isEmpty()) {
             hint("Nothing is on the frame yet that a fixture could hold.");
         } else {
-            say("Lengths ahead of a zero, left of the middle (− to the right), above the table; then from the "
-                    + "pins A, B and C, to check each with a tape.");
+            say("Lengths ahead of a zero, left of the middle (− to the right), above the table. Below each place, "
+                    + "how far it is from the pins A, B and C, to try it with a tape.");
             List<Node> zero = new ArrayList<>();
             PartFields.of(
                             FIXTURE,
@@ -77,7 +78,16 @@ final class SetPane extends MakePane {
                                     j.editMaking(m -> m.editWorkshop(x -> x.withFixture(change.apply(x.fixture())))))
                     .forEach(f -> zero.add(named(f.label(), f.control(bench, ""))));
             row(zero.toArray(Node[]::new));
-            table(fixture, fixture.keys().toArray(String[]::new));
+            table(
+                    fixture,
+                    "place"
+                            + fixture.keys().stream()
+                                    .filter(k -> k.startsWith("from_"))
+                                    .map(k -> "+" + k)
+                                    .collect(Collectors.joining()),
+                    "ahead_mm",
+                    "left_mm",
+                    "above_table_mm");
         }
         head("Check sheet for each vehicle");
         Table checks = CheckSheet.of(p.analysis());
@@ -96,7 +106,7 @@ final class SetPane extends MakePane {
             hint("The rule set \"" + job.rules().name()
                     + "\" has no class. Add the one you are inspected in, with the limits from its own book.");
         } else {
-            table(SetTables.classes(job), "class", "limit", "has_mm", "least_mm", "most_mm", "verdict");
+            table(SetTables.classes(job), "limit+class", "has_mm", "least_mm", "most_mm", "verdict");
         }
         for (int i = 0; i < all.size(); i++) {
             int at = i;
