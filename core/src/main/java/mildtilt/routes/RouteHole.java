@@ -46,7 +46,10 @@ public final class RouteHole {
             for (int k = 0; k <= STEPS; k++) {
                 Point at = c.start(i).plus(c.end(i).minus(c.start(i)).times((double) k / STEPS));
                 Solid spot = Solid.of(Convex.sphere(at, 0));
-                if (all.stream().anyMatch(o -> Gaps.between(spot, o).mm() <= 0)) {
+                // A scan of many triangles is looked at only where the column is within its bounds.
+                if (all.stream()
+                        .anyMatch(o -> o.bounds().distanceTo(spot.bounds()) <= 0
+                                && Gaps.between(spot, o).mm() <= 0)) {
                     return rounded(at);
                 }
             }
