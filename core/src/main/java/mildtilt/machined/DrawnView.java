@@ -39,7 +39,7 @@ record DrawnView(String title, List<PatternMark> shape, List<SizeLine> sizes) {
         return all;
     }
 
-    /** Round lines and words, as far as the length of words can be told. */
+    /** Round lines and words, as far as the length of words is known. */
     static FlatPattern.Bounds round(List<PatternMark> marks) {
         List<PatternMark> boxes = new ArrayList<>(marks);
         for (PatternMark m : marks) {

@@ -1,21 +1,30 @@
 package mildtilt.machined;
 
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import mildtilt.build.Piece;
+import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.units.Phrase;
 
 /**
  * The drawings of a job.
  *
- * @param open what can't be drawn, and why
+ * @param notDrawn what can't be drawn, by the piece's id, and why
  */
-public record MachinedParts(List<PartDrawing> drawings, List<Phrase> open) {
+public record MachinedParts(List<PartDrawing> drawings, Map<Id, Phrase> notDrawn) {
 
     public MachinedParts {
         drawings = List.copyOf(drawings);
-        open = List.copyOf(open);
+        notDrawn = Collections.unmodifiableMap(new LinkedHashMap<>(notDrawn));
+    }
+
+    /** Why there is no drawing, of each piece without one. */
+    public List<Phrase> open() {
+        return List.copyOf(notDrawn.values());
     }
 
     /** A drawing, or why there is none. */
@@ -27,7 +36,7 @@ public record MachinedParts(List<PartDrawing> drawings, List<Phrase> open) {
 
     public static MachinedParts of(Job job) {
         List<PartDrawing> drawings = new ArrayList<>();
-        List<Phrase> open = new ArrayList<>();
+        Map<Id, Phrase> open = new LinkedHashMap<>();
         for (Piece piece : job.making().pieces()) {
             switch (piece) {
                 case Piece.TurnedShaft p -> sort(p, TurnedShaftDrawing.of(job, p), drawings, open);
@@ -44,11 +53,12 @@ public record MachinedParts(List<PartDrawing> drawings, List<Phrase> open) {
         return new MachinedParts(drawings, open);
     }
 
-    private static void sort(Piece p, Outcome outcome, List<PartDrawing> drawings, List<Phrase> open) {
+    private static void sort(Piece p, Outcome outcome, List<PartDrawing> drawings, Map<Id, Phrase> open) {
         switch (outcome) {
             case Outcome.Drawn d -> drawings.add(d.drawing());
             case Outcome.Open o ->
-                open.add(Phrase.of("\"" + Phrase.name(p.name()) + "\": ").then(o.why()));
+                open.put(
+                        p.id(), Phrase.of("\"" + Phrase.name(p.name()) + "\": ").then(o.why()));
         }
     }
 

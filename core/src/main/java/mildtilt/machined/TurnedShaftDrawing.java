@@ -77,7 +77,7 @@ final class TurnedShaftDrawing {
         return gearEnd ? "gear end" : "wheel end";
     }
 
-    /** What keeps it from being made so. */
+    /** Why it can't be made in one piece as asked. */
     private Optional<Phrase> fault() {
         if (shaft.slide().isPresent()) {
             return Optional.of(Phrase.of("\"" + Phrase.name(shaft.name())

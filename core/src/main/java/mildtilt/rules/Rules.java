@@ -122,10 +122,6 @@ public record Rules(
                         "The shaft hole of the class \"" + name + "\" must be above 0, or left out.");
             }
         }
-
-        public boolean takesWheelbase(double mm) {
-            return mm >= wheelbaseMin && mm <= wheelbaseMax;
-        }
     }
 
     /** @throws ImpossibleGeometryException naming the limit that can't be */

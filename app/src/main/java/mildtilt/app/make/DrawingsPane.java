@@ -114,10 +114,8 @@ final class DrawingsPane extends MakePane {
                     d.cautions().forEach(c -> add(Wrap.text("! " + c.text(bench.lengthUnit()), "brings")));
                     d.notes().forEach(n -> say(n.text(bench.lengthUnit())));
                 },
-                () -> p.machined().open().stream()
-                        .map(o -> o.text(bench.lengthUnit()))
-                        .filter(o -> o.startsWith("\"" + piece.name() + "\""))
-                        .forEach(o -> add(Wrap.text("! Not drawn: " + o, "brings"))));
+                () -> Optional.ofNullable(p.machined().notDrawn().get(piece.id()))
+                        .ifPresent(o -> add(Wrap.text("! Not drawn: " + o.text(bench.lengthUnit()), "brings"))));
         head("What it is made by");
         fields(job, at, piece);
         drawing.ifPresent(d -> {

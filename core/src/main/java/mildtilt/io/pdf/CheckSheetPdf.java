@@ -39,7 +39,7 @@ public final class CheckSheetPdf {
                 pages.nextPage();
                 title(sheet, pages, vehicles.get(i) + ", " + (i + 1) + " of " + vehicles.size());
                 pages.say("Read each on the vehicle, loaded as planned, and write what you read. What is outside "
-                        + "its limits is told to whoever planned it before anyone drives it.");
+                        + "its limits goes to whoever planned it before anyone drives it.");
                 pages.table(toFill(checks));
                 pages.need(70);
                 pages.down(26);
