@@ -123,6 +123,8 @@ public final class Ranges {
     public static final Range FIGURE_READ = Range.of("figure read", -100000, 100000, "read at a trial");
     public static final Range INNER_READ = Range.of("inner read", 0.01, 89.99, "of the inner wheel on a turn plate");
     public static final Range OUTER_READ = Range.of("outer read", -30, 90, "of the outer wheel on a turn plate");
+    public static final Range PIXELS = Range.of("pixels", -200000, 200000, "of a place in a photograph");
+    public static final Range FOCAL = Range.of("focal", 0, 1000, "of a camera's lens");
     public static final Range DIAL = Range.of("dial", -1000, 1000, "of a dial indicator");
 
     private Ranges() {}

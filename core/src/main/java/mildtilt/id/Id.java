@@ -40,6 +40,10 @@ public record Id(String text) implements Comparable<Id> {
         OBSTACLE,
         /** A surveyed point that is no point of the job. */
         MARK,
+        /** A printed mark that is stuck on the vehicle; its number is the one that is printed on it. */
+        TARGET,
+        /** A photograph that is measured from. */
+        PHOTO,
         /** A join in a shaft. */
         JOIN,
         PIECE,

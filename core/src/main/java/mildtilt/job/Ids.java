@@ -15,6 +15,7 @@ import mildtilt.column.Column;
 import mildtilt.id.Id;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Surroundings;
+import mildtilt.survey.Reading;
 
 /**
  * Keeps ids from being given twice. An edit of a column, of what is in the way or of how it is made sees only that, and
@@ -98,8 +99,14 @@ final class Ids {
         Set<Id> all = new HashSet<>();
         job.survey().points().forEach(p -> {
             all.add(p.id().whole());
-            p.readings().forEach(r -> r.others().forEach(o -> all.add(o.whole())));
+            p.readings().forEach(r -> {
+                r.others().forEach(o -> all.add(o.whole()));
+                if (r instanceof Reading.Sighted s) {
+                    all.add(s.photograph());
+                }
+            });
         });
+        job.survey().photographs().forEach(p -> all.add(p.id()));
         job.making().joins().forEach(j -> all.add(j.shaft()));
         all.addAll(job.making().asFound().shafts().keySet());
         job.making().pieces().forEach(p -> {

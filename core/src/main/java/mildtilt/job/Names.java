@@ -4,6 +4,8 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.function.Function;
 import mildtilt.id.Id;
+import mildtilt.photograph.TargetSheet;
+import mildtilt.survey.PlacedSheet;
 
 /** What the parts and points of a job are called today, for everything that refers to them by id. */
 public final class Names implements Function<Id, String> {
@@ -18,6 +20,12 @@ public final class Names implements Function<Id, String> {
         Map<Id, String> all = new HashMap<>();
         // What was measured once and is gone is called as it was then.
         job.survey().points().forEach(p -> all.put(p.id(), p.name()));
+        job.survey().photographs().forEach(p -> all.put(p.id(), p.name()));
+        if (!job.survey().photographs().isEmpty()) {
+            for (int m = 1; m <= TargetSheet.ON_SHEET; m++) {
+                all.put(PlacedSheet.mark(m), "Mark " + m + " of the sheet");
+            }
+        }
         all.putAll(FixedPart.names());
         job.column().ifPresent(c -> {
             c.shafts().forEach(s -> all.put(s.id(), s.name()));

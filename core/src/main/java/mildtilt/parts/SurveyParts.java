@@ -1,19 +1,31 @@
 package mildtilt.parts;
 
 import static mildtilt.describe.Ranges.COORDINATE;
+import static mildtilt.describe.Ranges.FOCAL;
+import static mildtilt.describe.Ranges.LEAN;
+import static mildtilt.describe.Ranges.PIXELS;
 import static mildtilt.describe.Ranges.PLAN_ANGLE_READ;
 import static mildtilt.describe.Ranges.SLOPE_READ;
+import static mildtilt.describe.Ranges.SMALL_ANGLE;
 import static mildtilt.describe.Ranges.TOLERANCE;
 
+import java.util.List;
 import mildtilt.describe.Form;
 import mildtilt.describe.Kind;
 import mildtilt.describe.Kind.Group;
 import mildtilt.describe.Kind.Many;
+import mildtilt.describe.Kind.Place;
 import mildtilt.describe.Kind.Reference;
+import mildtilt.describe.Kind.Row;
 import mildtilt.describe.Kind.Size;
 import mildtilt.describe.Kind.Text;
+import mildtilt.describe.Kind.Whole;
 import mildtilt.describe.Part;
 import mildtilt.id.Id;
+import mildtilt.photograph.MarkSeen;
+import mildtilt.photograph.Photograph;
+import mildtilt.photograph.TargetSheet;
+import mildtilt.survey.PlacedSheet;
 import mildtilt.survey.Reading;
 import mildtilt.survey.StatedUncertainty;
 import mildtilt.survey.Survey;
@@ -25,6 +37,7 @@ public final class SurveyParts {
     private static final Kind<Double> SPREAD = new Size(TOLERANCE);
     private static final String SPREAD_HELP = "± mm, or degrees for angles: one standard deviation";
     private static final Kind<Double> LENGTH = new Size(COORDINATE);
+    private static final Kind<Double> PIXEL = new Size(PIXELS);
     private static final Kind<Id> POINT = Reference.ANY;
 
     private SurveyParts() {}
@@ -87,6 +100,39 @@ public final class SurveyParts {
                             .label("±")
                             .help("angle finder and plan angle from another point"))
             .or(
+                    "phone_slope",
+                    Part.of(Reading.PhoneSlope.class)
+                            .needs("from", "begins_at", POINT, "the other point")
+                            .label("From")
+                            .needs(
+                                    "firstDeg",
+                                    "first_deg",
+                                    new Size(LEAN),
+                                    "below level going from there, as the phone shows it")
+                            .label("Phone shows")
+                            .needs(
+                                    "turnedDeg",
+                                    "turned_deg",
+                                    new Size(LEAN),
+                                    "as it shows it when turned end for end, which is about the same with the other "
+                                            + "sign")
+                            .label("Turned round")
+                            .needs("spread", "spread", SPREAD, SPREAD_HELP)
+                            .label("±")
+                            .help("slope of a shaft by a phone that lies on it"))
+            .or(
+                    "photograph",
+                    Part.of(Reading.Sighted.class)
+                            .needs("photograph", "photograph", Reference.to(Id.Kind.PHOTO), "the photograph")
+                            .label("In")
+                            .needs("across", "across_px", PIXEL, "from its left edge, as the camera stored it")
+                            .label("Across")
+                            .needs("down", "down_px", PIXEL, "from its top edge")
+                            .label("Down")
+                            .needs("spread", "spread", SPREAD, "± px, one standard deviation")
+                            .label("±")
+                            .help("where it is seen in a photograph"))
+            .or(
                     "middle",
                     Part.of(Reading.Middle.class)
                             .needs("one", "begins_at", POINT, "one point")
@@ -132,6 +178,60 @@ public final class SurveyParts {
                     "what a point would be known to if measured once more with care")
             .help("how well the rest of the plan is known, one standard deviation each");
 
+    private static final Part<MarkSeen> MARK = Part.of(MarkSeen.class)
+            .needs("mark", "mark", new Whole(1, TargetSheet.ON_SHEET), "the number that is printed on it")
+            .needs("across", "across_px", PIXEL, "its dot's middle from the photograph's left edge")
+            .needs("down", "down_px", PIXEL, "from the top edge")
+            .help("a mark of the printed sheet in a photograph");
+
+    private static final Part<Photograph> PHOTOGRAPH = Part.of(Photograph.class)
+            .needs("id", "id", Reference.to(Id.Kind.PHOTO), "photo-1 and so on")
+            .needs("name", "name", Text.NAME, "what it is called")
+            .needs("file", "file", Text.NAME, "beside the job")
+            .needs("width", "width_px", new Whole(100, 100_000), "as the camera stored it")
+            .needs("height", "height_px", new Whole(100, 100_000), "as the camera stored it")
+            .omits(
+                    "focal35",
+                    "focal_35mm",
+                    new Size(FOCAL),
+                    0.0,
+                    "the lens, as the length that sees as much on a picture of 36 × 24 mm; 0 if it is not known")
+            .omits("turnedDeg", "turned_deg", new Whole(0, 270), 0, "clockwise, to show it upright")
+            .omits(
+                    "marks",
+                    "marks",
+                    new Many<>(new Row<>(MARK), 0, TargetSheet.ON_SHEET),
+                    List.of(),
+                    "of the printed sheet that are seen in it")
+            .help("a photograph that is measured from");
+
+    private static final Part<PlacedSheet.Laid> LAID = Part.of(PlacedSheet.Laid.class)
+            .needs("at", "at", Place.ANYWHERE, "the cross in its middle")
+            .needs(
+                    "turnedDeg",
+                    "turned_deg",
+                    new Size(PLAN_ANGLE_READ),
+                    "how far its arrow points to the left of straight forward")
+            .usual("spread", "spread_mm", SPREAD, PlacedSheet.Laid.BY_EYE.spread(), "of each coordinate, ±")
+            .usual(
+                    "spreadDeg",
+                    "spread_deg",
+                    new Size(SMALL_ANGLE),
+                    PlacedSheet.Laid.BY_EYE.spreadDeg(),
+                    "of its direction, and of how level it lies, ±")
+            .help("where the sheet lies, flat and face up");
+
+    private static final Part<PlacedSheet> SHEET = Part.of(PlacedSheet.class)
+            .usual("bar", "bar_mm", LENGTH, TargetSheet.BAR, "how long its bar came out of the printer")
+            .omits(
+                    "barSpread",
+                    "bar_spread_mm",
+                    SPREAD,
+                    PlacedSheet.AS_PRINTED.barSpread(),
+                    "how well that was read, ±")
+            .may("laid", "laid", new Group<>(LAID), "where it lies, if that was measured")
+            .help("the printed sheet as it was used");
+
     public static final Part<Survey> SURVEY = Part.of(Survey.class)
             .needs("points", "points", new Many<>(new Group<>(SURVEY_POINT), 0, 150), "every point that was measured")
             .omits(
@@ -140,5 +240,17 @@ public final class SurveyParts {
                     new Group<>(STATED),
                     StatedUncertainty.USUAL,
                     "how well the rest of the plan is known")
+            .omits(
+                    "photographs",
+                    "photographs",
+                    new Many<>(new Group<>(PHOTOGRAPH), 0, Survey.MOST_PHOTOGRAPHS),
+                    List.of(),
+                    "that points are seen in")
+            .omits(
+                    "sheet",
+                    "sheet",
+                    new Group<>(SHEET),
+                    PlacedSheet.AS_PRINTED,
+                    "the printed sheet that is seen in the photographs")
             .help("what was measured on the vehicle");
 }

@@ -3,12 +3,12 @@ package mildtilt.report;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import mildtilt.geometry.Frame;
 import mildtilt.geometry.Point;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.Names;
 import mildtilt.job.PointId;
-import mildtilt.survey.Reading;
 import mildtilt.survey.SideDifference;
 import mildtilt.survey.SurveyPoint;
 import mildtilt.survey.Surveyed;
@@ -24,7 +24,7 @@ public final class SurveyTables {
     public static List<Table> of(Job job) {
         Surveyed s = JobPoints.surveyed(job);
         Names names = Names.of(job);
-        return List.of(places(job, s, names), readings(s, names), sides(s, names)).stream()
+        return List.of(places(job, s, names), readings(s, names), photographs(s, names), sides(s, names)).stream()
                 .filter(t -> !t.rows().isEmpty())
                 .toList();
     }
@@ -68,12 +68,14 @@ public final class SurveyTables {
     private static Table readings(Surveyed s, Names names) {
         List<List<Cell>> rows = new ArrayList<>();
         Optional<Surveyed.ReadingCheck> worst = s.worst();
-        for (Surveyed.ReadingCheck c : s.checks()) {
-            Unit unit = c.reading() instanceof Reading.Slope ? Unit.ANGLE : Unit.LENGTH;
+        List<Surveyed.ReadingCheck> all = new ArrayList<>(s.checks());
+        // Of the printed sheet's many marks only those that look wrong are worth a row.
+        s.marks().stream().filter(Surveyed.ReadingCheck::suspect).forEach(all::add);
+        for (Surveyed.ReadingCheck c : all) {
             rows.add(List.of(
                     Cell.of(names.apply(c.point())),
                     Cell.of(c.reading().label(names)),
-                    Cell.of(new Quantity(c.off(), unit)),
+                    Cell.of(new Quantity(c.off(), c.reading().unit())),
                     Cell.of(Quantity.times(c.times())),
                     Cell.of(worst.filter(c::equals).isPresent() ? "looks wrong" : ""),
                     Cell.of(c.point().text())));
@@ -83,6 +85,27 @@ public final class SurveyTables {
                 "Readings against all of them together",
                 List.of("point", "reading", "off", "times_spread", "state", "id"),
                 List.of("Point", "Reading", "Off by", "Times its ±", "", "Key"),
+                rows);
+    }
+
+    private static Table photographs(Surveyed s, Names names) {
+        List<List<Cell>> rows = new ArrayList<>();
+        for (Surveyed.PhotoPlace p : s.photographs()) {
+            Optional<Point> at = p.camera().map(Frame::origin);
+            rows.add(List.of(
+                    Cell.of(names.apply(p.photograph())),
+                    length(at.map(Point::x)),
+                    length(at.map(Point::y)),
+                    length(at.map(Point::z)),
+                    Cell.of(p.camera().map(_ -> new Quantity(p.off(), Unit.PIXEL))),
+                    Cell.of(p.why()),
+                    Cell.of(p.photograph().text())));
+        }
+        return new Table(
+                "survey-photographs",
+                "Photographs: where each was taken from",
+                List.of("photograph", "x_mm", "y_mm", "z_mm", "off_px", "open", "id"),
+                List.of("Photograph", "x, forward", "y, left", "z, up", "Off by", "Open", "Key"),
                 rows);
     }
 

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.function.Function;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.id.Id;
+import mildtilt.units.Unit;
 
 /** One thing measured of a point. Other points are named; of which end a tape begins does not matter. */
 public sealed interface Reading {
@@ -14,6 +15,11 @@ public sealed interface Reading {
     /** The other points it hangs on. */
     default List<Id> others() {
         return List.of();
+    }
+
+    /** What it is read in. */
+    default Unit unit() {
+        return Unit.LENGTH;
     }
 
     /** How many figures it settles. */
@@ -111,6 +117,11 @@ public sealed interface Reading {
         }
 
         @Override
+        public Unit unit() {
+            return Unit.ANGLE;
+        }
+
+        @Override
         public List<Id> others() {
             return List.of(from);
         }
@@ -123,6 +134,61 @@ public sealed interface Reading {
         @Override
         public String label(Function<Id, String> names) {
             return "slope and plan angle from " + names.apply(from);
+        }
+    }
+
+    /**
+     * How far a shaft slopes, by a phone that lies along it: read once, then with the phone turned end for end in the
+     * same place. What the phone itself shows wrong is the same both times and falls out.
+     *
+     * @param firstDeg below level going from the other point, as the phone shows it
+     * @param turnedDeg as it shows it when turned end for end, which is about the same with the other sign
+     * @param spread of one reading, degrees
+     */
+    record PhoneSlope(Id from, double firstDeg, double turnedDeg, double spread) implements Reading {
+
+        /** A phone's own fault beyond this is no fault of a phone: it was read wrong or not turned. */
+        private static final double MOST_OWN_FAULT = 10;
+
+        public PhoneSlope {
+            readable(spread, firstDeg, turnedDeg);
+            if (Math.abs(firstDeg) > 90 || Math.abs(turnedDeg) > 90) {
+                throw new ImpossibleGeometryException("A phone's slope is within 90 degrees of level.");
+            }
+            if (Math.abs(firstDeg + turnedDeg) / 2 > MOST_OWN_FAULT) {
+                throw new ImpossibleGeometryException(
+                        "Turned end for end a phone shows about the same slope with the other sign; these two differ by more than any phone does. Was it turned, and is one of them negative?");
+            }
+        }
+
+        /** Below level going from the other point. */
+        public double downDeg() {
+            return (firstDeg - turnedDeg) / 2;
+        }
+
+        /** What the phone shows on a level surface. */
+        public double ownFaultDeg() {
+            return (firstDeg + turnedDeg) / 2;
+        }
+
+        /** Of the slope that both readings give. */
+        public double slopeSpread() {
+            return spread / Math.sqrt(2);
+        }
+
+        @Override
+        public List<Id> others() {
+            return List.of(from);
+        }
+
+        @Override
+        public Unit unit() {
+            return Unit.ANGLE;
+        }
+
+        @Override
+        public String label(Function<Id, String> names) {
+            return "slope from " + names.apply(from) + " by phone";
         }
     }
 
@@ -167,6 +233,28 @@ public sealed interface Reading {
         @Override
         public String label(Function<Id, String> names) {
             return "mirror image of " + names.apply(of);
+        }
+    }
+
+    /** Where a point is seen in a photograph. */
+    record Sighted(Id photograph, double across, double down, double spread) implements Reading {
+        public Sighted {
+            readable(spread, across, down);
+        }
+
+        @Override
+        public int figures() {
+            return 2;
+        }
+
+        @Override
+        public Unit unit() {
+            return Unit.PIXEL;
+        }
+
+        @Override
+        public String label(Function<Id, String> names) {
+            return "seen in " + names.apply(photograph);
         }
     }
 

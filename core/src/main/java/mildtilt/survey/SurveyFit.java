@@ -15,17 +15,24 @@ import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 import mildtilt.id.Id;
+import mildtilt.photograph.Lens;
+import mildtilt.photograph.MarkSeen;
+import mildtilt.photograph.Photograph;
 import mildtilt.survey.Reading.Along;
 import mildtilt.survey.Reading.Height;
 import mildtilt.survey.Reading.Middle;
 import mildtilt.survey.Reading.MirrorOf;
+import mildtilt.survey.Reading.PhoneSlope;
 import mildtilt.survey.Reading.Plumb;
+import mildtilt.survey.Reading.Sighted;
 import mildtilt.survey.Reading.Slope;
 import mildtilt.survey.Reading.Tape;
+import mildtilt.survey.Surveyed.PhotoPlace;
 import mildtilt.survey.Surveyed.Place;
 import mildtilt.survey.Surveyed.ReadingCheck;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
+import org.hipparchus.linear.QRDecomposition;
 import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.RealVector;
 import org.hipparchus.linear.SingularValueDecomposition;
@@ -56,15 +63,33 @@ public final class SurveyFit {
 
     private final List<SurveyPoint> points;
     private final Map<Id, Integer> index = new LinkedHashMap<>();
+    private final Map<Id, Point> starts;
+    private final Optional<PhotoFit> photos;
     private final int rows;
 
-    private SurveyFit(List<SurveyPoint> points) {
+    private SurveyFit(Survey survey, List<SurveyPoint> points, Function<Id, Optional<Point>> plan) {
         this.points = points;
         points.forEach(p -> index.put(p.id(), index.size()));
-        rows = points.stream()
+        Map<Id, Point> known = known(plan);
+        PhotoFit fit = new PhotoFit(survey, points, known, 3 * points.size());
+        boolean seen = points.stream()
                 .flatMap(p -> p.readings().stream())
-                .mapToInt(Reading::figures)
-                .sum();
+                .anyMatch(r -> r instanceof Sighted s && fit.uses(s.photograph()));
+        photos = seen ? Optional.of(fit) : Optional.empty();
+        starts = beside(photos.map(PhotoFit::starts).orElse(known));
+        rows = points.stream()
+                        .flatMap(p -> p.readings().stream())
+                        .filter(this::counts)
+                        .mapToInt(Reading::figures)
+                        .sum()
+                + photos.map(PhotoFit::rows).orElse(0);
+    }
+
+    /** Whether what a reading hangs on is there. */
+    private boolean counts(Reading r) {
+        return r instanceof Sighted s
+                ? photos.filter(f -> f.uses(s.photograph())).isPresent()
+                : index.keySet().containsAll(r.others());
     }
 
     /**
@@ -96,33 +121,41 @@ public final class SurveyFit {
         }
         // What is under-measured is taken out, and the rest located again.
         while (!left.isEmpty()) {
-            SurveyFit fit = new SurveyFit(left);
-            double[] at = fit.solved(fit.start(plan));
-            Map<Id, String> loose = fit.loose(at);
+            SurveyFit fit = new SurveyFit(survey, left, plan);
+            List<SurveyPoint> bare = left.stream()
+                    .filter(p -> p.readings().stream().noneMatch(fit::counts))
+                    .toList();
+            if (!bare.isEmpty()) {
+                bare.forEach(p -> open.put(
+                        p.id(),
+                        p.readings().stream().anyMatch(Sighted.class::isInstance)
+                                ? "It is seen only in photographs that can't be used yet."
+                                : "It is measured only from points that are not located yet."));
+                left.removeAll(bare);
+                continue;
+            }
+            double[] at = fit.solved();
+            Held held = fit.held(at);
+            Map<Id, String> loose = fit.loose(held);
             if (loose.isEmpty()) {
-                return fit.checks(at, open);
+                return fit.checks(at, held, open, survey);
             }
             open.putAll(loose);
-            Set<Id> gone = new LinkedHashSet<>(loose.keySet());
-            left = left.stream()
-                    .filter(p -> !gone.contains(p.id()))
-                    .map(p -> new SurveyPoint(
-                            p.id(),
-                            p.name(),
-                            p.readings().stream()
-                                    .filter(r -> r.others().stream().noneMatch(gone::contains))
-                                    .toList()))
-                    .toList();
-            List<SurveyPoint> bare =
-                    left.stream().filter(p -> p.readings().isEmpty()).toList();
-            bare.forEach(p -> open.put(p.id(), "It is measured only from points that are not located yet."));
-            left = left.stream().filter(p -> !p.readings().isEmpty()).toList();
+            left.removeIf(p -> loose.containsKey(p.id()));
         }
-        return new Surveyed(Map.of(), open, List.of(), 0, Covariance.NONE);
+        return new Surveyed(Map.of(), open, List.of(), 0, Covariance.NONE, unused(survey, Optional.empty()), List.of());
     }
 
-    /** Where to begin: what is read straight off, then the plan's place, then beside what it is measured from. */
-    private double[] start(Function<Id, Optional<Point>> plan) {
+    /** Photographs whose cameras were not located, with why. */
+    private static List<PhotoPlace> unused(Survey survey, Optional<PhotoFit> fit) {
+        return survey.photographs().stream()
+                .filter(p -> fit.filter(f -> f.uses(p.id())).isEmpty())
+                .map(p -> new PhotoPlace(p.id(), Optional.empty(), p.lens(), 0, PhotoFit.whyNot(p)))
+                .toList();
+    }
+
+    /** What is read straight off, else the plan's place. */
+    private Map<Id, Point> known(Function<Id, Optional<Point>> plan) {
         Map<Id, Point> known = new HashMap<>();
         for (SurveyPoint p : points) {
             Optional<Point> planned = plan.apply(p.id());
@@ -138,17 +171,27 @@ public final class SurveyFit {
                                 height.map(Height::z).orElse(base.z())));
             }
         }
-        double[] at = new double[3 * points.size()];
+        return known;
+    }
+
+    /** What is not known yet is put beside what it is measured from. */
+    private Map<Id, Point> beside(Map<Id, Point> known) {
+        Map<Id, Point> all = new HashMap<>(known);
         for (int pass = 0; pass < points.size() + 1; pass++) {
             for (SurveyPoint p : points) {
-                if (known.containsKey(p.id())) {
-                    continue;
+                if (!all.containsKey(p.id())) {
+                    beside(p, all).ifPresent(x -> all.put(p.id(), x));
                 }
-                beside(p, known).ifPresent(x -> known.put(p.id(), x));
             }
         }
+        return all;
+    }
+
+    private double[] start() {
+        double[] at =
+                new double[3 * points.size() + photos.map(PhotoFit::unknowns).orElse(0)];
         for (SurveyPoint p : points) {
-            Point x = known.getOrDefault(p.id(), new Point(0, 0, 300));
+            Point x = starts.getOrDefault(p.id(), new Point(0, 0, 300));
             int i = 3 * row(p.id());
             at[i] = x.x();
             at[i + 1] = x.y();
@@ -194,7 +237,7 @@ public final class SurveyFit {
                     double y = all.stream().mapToDouble(Point::y).average().orElse(from.y());
                     return Optional.of(new Point(x, y, from.z() + t.length() * 0.6));
                 }
-                case Plumb _, Height _ -> {}
+                case PhoneSlope _, Plumb _, Height _, Sighted _ -> {}
             }
         }
         return Optional.empty();
@@ -204,10 +247,10 @@ public final class SurveyFit {
         return Objects.requireNonNull(known.get(point));
     }
 
-    private double[] solved(double[] start) {
+    private double[] solved() {
         LeastSquaresOptimizer.Optimum o = new LevenbergMarquardtOptimizer()
                 .optimize(new LeastSquaresBuilder()
-                        .start(start)
+                        .start(start())
                         .target(new double[rows])
                         .model((RealVector x) ->
                                 new Pair<>(new ArrayRealVector(residuals(x.toArray())), jacobian(x.toArray())))
@@ -234,9 +277,13 @@ public final class SurveyFit {
     private double[] residuals(double[] x) {
         double[] r = new double[rows];
         int k = 0;
+        Optional<PhotoFit.State> state = photos.map(f -> f.state(x));
         for (SurveyPoint p : points) {
             Point at = at(x, p.id());
             for (Reading reading : p.readings()) {
+                if (!counts(reading)) {
+                    continue;
+                }
                 double s = reading.spread();
                 switch (reading) {
                     case Plumb q -> {
@@ -254,15 +301,28 @@ public final class SurveyFit {
                     }
                     case Slope q -> {
                         Vector d = at.minus(at(x, q.from()));
-                        r[k++] = (Math.toDegrees(Math.atan2(-d.z(), Math.hypot(d.x(), d.y()))) - q.downDeg()) / s;
+                        r[k++] = (downDeg(d) - q.downDeg()) / s;
                         r[k++] = Math.IEEEremainder(Math.toDegrees(Math.atan2(d.y(), d.x())) - q.leftDeg(), 360) / s;
+                    }
+                    case PhoneSlope q -> r[k++] = (downDeg(at.minus(at(x, q.from()))) - q.downDeg()) / q.slopeSpread();
+                    case Sighted q -> {
+                        Lens.Pixel drawn = photos.orElseThrow().drawn(state.orElseThrow(), q.photograph(), at);
+                        r[k++] = (drawn.across() - q.across()) / s;
+                        r[k++] = (drawn.down() - q.down()) / s;
                     }
                     case Middle m -> k = put(r, k, at.minus(at(x, m.one()).midwayTo(at(x, m.other()))), s);
                     case MirrorOf m -> k = put(r, k, at.minus(at(x, m.of()).mirrored()), s);
                 }
             }
         }
+        if (photos.isPresent()) {
+            photos.get().put(r, k, state.orElseThrow(), x);
+        }
         return r;
+    }
+
+    private static double downDeg(Vector d) {
+        return Math.toDegrees(Math.atan2(-d.z(), Math.hypot(d.x(), d.y())));
     }
 
     private static int put(double[] r, int k, Vector off, double s) {
@@ -288,12 +348,42 @@ public final class SurveyFit {
         return new Array2DRowRealMatrix(j, false);
     }
 
+    /**
+     * What the readings hold, by the singular values of their Jacobian. @param v a column for each, over the unknowns
+     */
+    private record Held(RealMatrix jacobian, double[] s, RealMatrix v) {
+
+        /** The inverse of the normal matrix, without what is open. */
+        RealMatrix inverse() {
+            RealMatrix by = v.copy();
+            for (int c = 0; c < s.length; c++) {
+                double f = s[c] > OPEN * s[0] ? 1 / s[c] : 0;
+                for (int i = 0; i < by.getRowDimension(); i++) {
+                    by.setEntry(i, c, by.getEntry(i, c) * f);
+                }
+            }
+            return by.multiply(by.transpose());
+        }
+    }
+
+    private Held held(double[] x) {
+        RealMatrix j = jacobian(x);
+        // With many rows the decomposition is taken of R alone: it has the same values, and far fewer rows.
+        boolean tall = j.getRowDimension() > j.getColumnDimension();
+        RealMatrix r = tall
+                ? new QRDecomposition(j)
+                        .getR()
+                        .getSubMatrix(0, j.getColumnDimension() - 1, 0, j.getColumnDimension() - 1)
+                : j;
+        SingularValueDecomposition svd = new SingularValueDecomposition(r);
+        return new Held(j, svd.getSingularValues(), svd.getV());
+    }
+
     /** Points that can still move without any reading changing, with how many figures of them are open. */
-    private Map<Id, String> loose(double[] x) {
-        SingularValueDecomposition svd = new SingularValueDecomposition(jacobian(x));
-        double[] s = svd.getSingularValues();
+    private Map<Id, String> loose(Held held) {
+        double[] s = held.s;
         double most = s.length > 0 ? s[0] : 0;
-        RealMatrix v = svd.getV();
+        RealMatrix v = held.v;
         Map<Id, String> open = new LinkedHashMap<>();
         for (SurveyPoint p : points) {
             int i = 3 * row(p.id());
@@ -311,57 +401,110 @@ public final class SurveyFit {
                 }
             }
             if (moved > MOVES || spanned < 3 - MOVES) {
-                int read = p.readings().stream().mapToInt(Reading::figures).sum();
+                int read = p.readings().stream()
+                        .filter(this::counts)
+                        .mapToInt(Reading::figures)
+                        .sum();
+                boolean seen = p.readings().stream().anyMatch(Sighted.class::isInstance);
                 open.put(
                         p.id(),
-                        read < 3
-                                ? "Its readings settle " + read + (read == 1 ? " figure" : " figures")
-                                        + " of three: measure it once more, from elsewhere."
-                                : "Its readings leave it free to move: they are all from one line or one plane. Measure it from somewhere else.");
+                        seen && read >= 3
+                                ? "Its photographs hang together, but nothing ties them to the vehicle yet: say where the sheet lies, or give three of the points in them readings of other kinds."
+                                : read < 3
+                                        ? "Its readings settle " + read + (read == 1 ? " figure" : " figures")
+                                                + " of three: measure it once more, from elsewhere."
+                                        : "Its readings leave it free to move: they are all from one line or one plane. Measure it from somewhere else.");
             }
         }
         return open;
     }
 
-    private Surveyed checks(double[] x, Map<Id, String> open) {
-        RealMatrix j = jacobian(x);
-        RealMatrix q = new SingularValueDecomposition(j.transpose().multiply(j))
-                .getSolver()
-                .getInverse();
+    private Surveyed checks(double[] x, Held held, Map<Id, String> open, Survey survey) {
+        RealMatrix j = held.jacobian;
+        RealMatrix q = held.inverse();
         Map<Id, Place> places = new LinkedHashMap<>();
         for (SurveyPoint p : points) {
             int i = 3 * row(p.id());
             places.put(p.id(), new Place(at(x, p.id()), sd(q, i), sd(q, i + 1), sd(q, i + 2)));
         }
-        RealMatrix jq = j.multiply(q);
-        double[] v = residuals(x);
+        Rows checked = new Rows(residuals(x), j, j.multiply(q));
         List<ReadingCheck> checks = new ArrayList<>();
-        int k = 0;
+        Map<Id, List<Double>> offs = new HashMap<>();
         for (SurveyPoint p : points) {
             for (int n = 0; n < p.readings().size(); n++) {
-                Reading reading = p.readings().get(n);
-                double off = 0;
-                double misread = 0;
-                double times = 0;
-                boolean checked = false;
-                for (int f = 0; f < reading.figures(); f++, k++) {
-                    double seen = 1 - jq.getRowVector(k).dotProduct(j.getRowVector(k));
-                    off = Math.max(off, Math.abs(v[k]) * reading.spread());
-                    if (seen > SEEN) {
-                        checked = true;
-                        misread = Math.max(misread, Math.abs(v[k]) * reading.spread() / seen);
-                        times = Math.max(times, Math.abs(v[k]) / Math.sqrt(seen));
+                if (counts(p.readings().get(n))) {
+                    ReadingCheck c = checked.next(p.id(), n, p.readings().get(n));
+                    checks.add(c);
+                    if (c.reading() instanceof Sighted s) {
+                        offs.computeIfAbsent(s.photograph(), _ -> new ArrayList<>())
+                                .add(c.off());
                     }
                 }
-                checks.add(new ReadingCheck(p.id(), n, reading, off, misread, times, checked));
             }
         }
+        List<ReadingCheck> marks = new ArrayList<>();
+        List<PhotoPlace> cameras = new ArrayList<>(unused(survey, photos));
+        if (photos.isPresent()) {
+            PhotoFit fit = photos.get();
+            for (Photograph p : fit.used()) {
+                for (MarkSeen m : p.marks()) {
+                    Sighted seen = new Sighted(p.id(), m.across(), m.down(), MarkSeen.SPREAD);
+                    ReadingCheck c = checked.next(PlacedSheet.mark(m.mark()), ReadingCheck.OF_SHEET, seen);
+                    marks.add(c);
+                    offs.computeIfAbsent(p.id(), _ -> new ArrayList<>()).add(c.off());
+                }
+            }
+            PhotoFit.State state = fit.state(x);
+            for (Photograph p : fit.used()) {
+                double rms = Math.sqrt(offs.getOrDefault(p.id(), List.of()).stream()
+                        .mapToDouble(d -> d * d)
+                        .average()
+                        .orElse(0));
+                cameras.add(new PhotoPlace(
+                        p.id(), Optional.of(fit.camera(state, p.id())), fit.lens(state, p.id()), rms, ""));
+            }
+        }
+        int n = 3 * points.size() - 1;
         return new Surveyed(
                 places,
                 open,
                 List.copyOf(checks),
                 rows - x.length,
-                new Covariance(List.copyOf(places.keySet()), q.getData()));
+                new Covariance(
+                        List.copyOf(places.keySet()), q.getSubMatrix(0, n, 0, n).getData()),
+                List.copyOf(cameras),
+                List.copyOf(marks));
+    }
+
+    /** Goes through the rows of the fit, reading by reading. @param jq the Jacobian times the inverse */
+    private static final class Rows {
+        private final double[] v;
+        private final RealMatrix j;
+        private final RealMatrix jq;
+        private int k;
+
+        Rows(double[] v, RealMatrix j, RealMatrix jq) {
+            this.v = v;
+            this.j = j;
+            this.jq = jq;
+        }
+
+        ReadingCheck next(Id point, int index, Reading reading) {
+            double off = 0;
+            double misread = 0;
+            double times = 0;
+            boolean seenByOthers = false;
+            for (int f = 0; f < reading.figures(); f++, k++) {
+                double seen = 1 - jq.getRowVector(k).dotProduct(j.getRowVector(k));
+                off = Math.max(off, Math.abs(v[k]) * reading.spread());
+                if (seen > SEEN) {
+                    seenByOthers = true;
+                    misread = Math.max(misread, Math.abs(v[k]) * reading.spread() / seen);
+                    times = Math.max(times, Math.abs(v[k]) / Math.sqrt(seen));
+                }
+            }
+            return new ReadingCheck(point, index, reading, off, misread, times, seenByOthers);
+        }
     }
 
     private static double sd(RealMatrix q, int i) {

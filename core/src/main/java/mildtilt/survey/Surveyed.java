@@ -4,8 +4,11 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
+import mildtilt.geometry.Frame;
 import mildtilt.geometry.Point;
 import mildtilt.id.Id;
+import mildtilt.photograph.Lens;
 
 /**
  * The result of a survey.
@@ -15,9 +18,17 @@ import mildtilt.id.Id;
  * @param checks every reading of a located point against the fit
  * @param spare how many readings more there are than are needed
  * @param together the covariance of all places
+ * @param photographs where each camera stood
+ * @param marks every mark of the printed sheet in each photograph, against the fit
  */
 public record Surveyed(
-        Map<Id, Place> places, Map<Id, String> open, List<ReadingCheck> checks, int spare, Covariance together) {
+        Map<Id, Place> places,
+        Map<Id, String> open,
+        List<ReadingCheck> checks,
+        int spare,
+        Covariance together,
+        List<PhotoPlace> photographs,
+        List<ReadingCheck> marks) {
 
     /** More than this many of its own ± off is more than chance. */
     public static final double SUSPECT = 3;
@@ -31,10 +42,20 @@ public record Surveyed(
     }
 
     /**
+     * A photograph after the fit.
+     *
+     * @param camera its directions to the right and down in the picture, and ahead; empty if it can't be used
+     * @param lens as fitted
+     * @param off px, the root of the mean square over all that is seen in it
+     * @param why it can't be used; empty if it is
+     */
+    public record PhotoPlace(Id photograph, Optional<Frame> camera, Lens lens, double off, String why) {}
+
+    /**
      * @param point whose reading
      * @param index among its readings
-     * @param off how far what was read is from what all say, mm or degrees; the worst of several figures
-     * @param misread how far it would have to be misread for the others to say what they say, mm or degrees; more than
+     * @param off how far what was read is from what all say, in its own unit; the worst of several figures
+     * @param misread how far it would have to be misread for the others to say what they say, in its own unit; more than
      * {@code off}, as a wrong reading draws
      *     the point to itself
      * @param times {@code off} in its own ±, allowing for how much of it the other readings can see
@@ -42,6 +63,9 @@ public record Surveyed(
      */
     public record ReadingCheck(
             Id point, int index, Reading reading, double off, double misread, double times, boolean checked) {
+
+        /** In place of an index: of a mark of the printed sheet. */
+        public static final int OF_SHEET = -1;
 
         public boolean suspect() {
             return checked && times > SUSPECT;
@@ -54,12 +78,13 @@ public record Surveyed(
      * is held to can't be told apart where nothing else is measured from there; then it is the one that is off by more.
      */
     public Optional<ReadingCheck> worst() {
-        double most = checks.stream()
+        List<ReadingCheck> all = Stream.concat(checks.stream(), marks.stream()).toList();
+        double most = all.stream()
                 .filter(ReadingCheck::suspect)
                 .mapToDouble(ReadingCheck::times)
                 .max()
                 .orElse(0);
-        return checks.stream()
+        return all.stream()
                 .filter(t -> t.suspect() && t.times > 0.99 * most)
                 .max(Comparator.comparingDouble(ReadingCheck::off));
     }

@@ -14,6 +14,8 @@ public enum Unit {
     /** mm, shown in metres to a hundredth, or in feet and whole inches: turning circles. */
     WIDE_LENGTH,
     ANGLE,
+    /** Of a photograph, to a tenth. */
+    PIXEL,
     PERCENT,
     RATIO,
     TURNS,
@@ -52,6 +54,7 @@ public enum Unit {
             case LIMIT -> LengthText.trimmed(value / lengths.mm(), lengths == LengthUnit.MM ? 3 : 4);
             case WIDE_LENGTH -> lengths == LengthUnit.MM ? LengthText.decimal(value / 1000, 2) + " m" : feet(value);
             case ANGLE -> LengthText.decimal(value, Math.abs(value) < 1 && Math.abs(value) >= 0.005 ? 2 : 1) + "°";
+            case PIXEL -> LengthText.decimal(value, 1) + " px";
             case PERCENT -> LengthText.decimal(value, Math.abs(value) < 20 ? 1 : 0) + " %";
             case RATIO -> LengthText.decimal(value, 1) + " : 1";
             case TURNS -> LengthText.decimal(value, 2) + " turns";
@@ -102,7 +105,7 @@ public enum Unit {
                         : LengthText.trimmed(value / NEWTON_PER_POUND, 1) + " lbf";
             case TIMES -> LengthText.trimmed(value, 2) + " ×";
             case HERTZ -> LengthText.trimmed(value, 1) + " Hz";
-            case RATIO, TURNS, FRICTION, FORCE_PER_DEGREE, STRESS, TORQUE, MASS, TEMPERATURE ->
+            case PIXEL, RATIO, TURNS, FRICTION, FORCE_PER_DEGREE, STRESS, TORQUE, MASS, TEMPERATURE ->
                 LengthText.trimmed(value, 2);
         };
     }
@@ -117,8 +120,18 @@ public enum Unit {
                 boolean pounds = t.endsWith("lbf") || lengths != LengthUnit.MM && !t.endsWith("n");
                 yield LengthText.parseNumber(t.replaceAll("\\s*(lbf|n)$", "")) * (pounds ? NEWTON_PER_POUND : 1);
             }
-            case PERCENT, TIMES, FRICTION, HERTZ, RATIO, TURNS, FORCE_PER_DEGREE, STRESS, TORQUE, MASS, TEMPERATURE ->
-                LengthText.parseNumber(typed.replaceAll("(?i)\\s*(%|×|x|hz|times)\\s*$", ""));
+            case PERCENT,
+                    PIXEL,
+                    TIMES,
+                    FRICTION,
+                    HERTZ,
+                    RATIO,
+                    TURNS,
+                    FORCE_PER_DEGREE,
+                    STRESS,
+                    TORQUE,
+                    MASS,
+                    TEMPERATURE -> LengthText.parseNumber(typed.replaceAll("(?i)\\s*(%|×|x|hz|px|times)\\s*$", ""));
         };
     }
 }

@@ -53,7 +53,7 @@ class MonteCarloTest {
     void rodUncertaintyCombinesBothEnds() {
         // A tie rod's length hangs on both ends along the rod: sigma times the root of two. Measured once more to r,
         // one end's part is sigma r / hypot.
-        Job job = bare(DemoJob.GREENHOUSE_TUG, new Survey(List.of(), new StatedUncertainty(1.5, 1, 0.4)));
+        Job job = bare(DemoJob.GREENHOUSE_TUG, Survey.of(List.of(), new StatedUncertainty(1.5, 1, 0.4)));
         UncertaintyReport s = draws(job, SETTINGS);
         assertThat(s.figures().get(Headline.TIE_ROD).spread()).isCloseTo(1.5 * Math.sqrt(2), within(0.2));
         double surer = Math.hypot(1.5, 1.5 * 0.4 / Math.hypot(1.5, 0.4));
@@ -82,7 +82,7 @@ class MonteCarloTest {
         Job plan = bare(DemoJob.GREENHOUSE_TUG, Survey.NONE);
         Point inner = JobPoints.position(plan, new PointId.InnerPivot(Side.LEFT));
         Point outer = plan.axle().orElseThrow().left().knuckle().tieRodPoint();
-        Survey survey = new Survey(
+        Survey survey = Survey.of(
                 List.of(
                         new SurveyPoint(MARK, "mark", List.of(new Reading.Plumb(0, 0, 20), new Reading.Height(0, 20))),
                         new SurveyPoint(

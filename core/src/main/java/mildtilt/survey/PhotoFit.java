@@ -1,0 +1,302 @@
+package mildtilt.survey;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import mildtilt.geometry.Frame;
+import mildtilt.geometry.Point;
+import mildtilt.geometry.RigidFit;
+import mildtilt.geometry.RigidMove;
+import mildtilt.geometry.Vector;
+import mildtilt.id.Id;
+import mildtilt.photograph.Lens;
+import mildtilt.photograph.MarkSeen;
+import mildtilt.photograph.Photograph;
+import mildtilt.photograph.Resection;
+import mildtilt.photograph.TargetSheet;
+import mildtilt.photograph.Turn;
+import mildtilt.survey.Reading.Sighted;
+
+/**
+ * The photographs' share of a survey's fit: where each camera stood, where the sheet lies and how large it was printed,
+ * and what each lens is like, all settled together with the points (a bundle adjustment). Photographs of one size and
+ * one stated lens share a lens.
+ *
+ * <p>Its unknowns are scaled so that a step of 1 moves what is seen from about a metre by about a millimetre: angles,
+ * the scale and the lens are in thousandths.
+ */
+final class PhotoFit {
+
+    private static final int PER_PHOTO = 6;
+    private static final int PER_SHEET = 7;
+    private static final int PER_LENS = 5;
+    private static final double THOUSANDTH = 1e-3;
+
+    /** What is known of any phone's lens, ± : its centre as a part of the picture's longer side, and its distortion. */
+    private static final double CENTRE_SPREAD = 0.01;
+
+    private static final double K1_SPREAD = 0.1;
+    private static final double K2_SPREAD = 0.1;
+
+    private final int first;
+    private final List<Photograph> used = new ArrayList<>();
+    private final Map<Id, Integer> index = new LinkedHashMap<>();
+    private final List<Frame> poses = new ArrayList<>();
+    private final PlacedSheet placed;
+    private final boolean seesSheet;
+    private final Frame sheet;
+    private final List<Photograph> lensOf = new ArrayList<>();
+    private final Map<Id, Point> starts;
+
+    /** All at one set of unknowns. */
+    record State(List<Frame> poses, Frame sheet, double scale, List<Lens> lenses) {}
+
+    /**
+     * @param points with where they are seen
+     * @param known where points are thought to be by all else
+     * @param first of the unknowns that are the photographs'
+     */
+    PhotoFit(Survey survey, List<SurveyPoint> points, Map<Id, Point> known, int first) {
+        this.first = first;
+        placed = survey.sheet();
+        Map<Id, Frame> bySheet = new LinkedHashMap<>();
+        for (Photograph p : survey.photographs()) {
+            Resection.ofSheet(p.lens(), p.marks()).ifPresent(f -> bySheet.put(p.id(), f));
+        }
+        // In the sheet's frame first: that needs nothing but the photographs.
+        Map<Id, Point> onSheet = new HashMap<>();
+        boolean more = true;
+        while (more) {
+            triangulate(survey, points, bySheet, onSheet);
+            more = resect(survey, points, bySheet, onSheet);
+        }
+        sheet = placed.laid().map(PlacedSheet.Laid::frame).orElseGet(() -> aligned(onSheet, known));
+        Frame own = new Frame(Point.ORIGIN, Vector.X, Vector.Y, Vector.Z);
+        RigidMove to = RigidMove.between(own, sheet);
+        Map<Id, Frame> all = new LinkedHashMap<>();
+        bySheet.forEach((id, f) -> all.put(id, to.frame(f)));
+        starts = new HashMap<>(known);
+        onSheet.forEach((id, p) -> starts.put(id, to.moved(p)));
+        if (resect(survey, points, all, starts)) {
+            Map<Id, Point> again = new HashMap<>();
+            triangulate(survey, points, all, again);
+            again.forEach(starts::putIfAbsent);
+        }
+        for (Photograph p : survey.photographs()) {
+            Frame f = all.get(p.id());
+            if (f != null) {
+                index.put(p.id(), used.size());
+                used.add(p);
+                poses.add(f);
+                if (lensOf.stream().noneMatch(p::sameLens)) {
+                    lensOf.add(p);
+                }
+            }
+        }
+        seesSheet = used.stream().anyMatch(p -> !p.marks().isEmpty());
+    }
+
+    /** Where points are to begin: by the photographs, else as they were known. */
+    Map<Id, Point> starts() {
+        return starts;
+    }
+
+    boolean uses(Id photograph) {
+        return index.containsKey(photograph);
+    }
+
+    List<Photograph> used() {
+        return used;
+    }
+
+    boolean seesSheet() {
+        return seesSheet;
+    }
+
+    /** Why a photograph can't be used. */
+    static String whyNot(Photograph p) {
+        return "It shows " + p.marks().size() + (p.marks().size() == 1 ? " mark" : " marks")
+                + " of the sheet: four are needed, or six points that other photographs or readings locate.";
+    }
+
+    /** Points that two lines of sight cross at, in the frame of the cameras. */
+    private static void triangulate(
+            Survey survey, List<SurveyPoint> points, Map<Id, Frame> cameras, Map<Id, Point> to) {
+        for (SurveyPoint p : points) {
+            List<SightLine> lines = new ArrayList<>();
+            for (Sighted s : sights(p)) {
+                Frame camera = cameras.get(s.photograph());
+                if (camera != null) {
+                    Lens lens = survey.photograph(s.photograph()).orElseThrow().lens();
+                    lines.add(SightLine.of(camera, lens, new Lens.Pixel(s.across(), s.down())));
+                }
+            }
+            SightLine.crossing(lines).ifPresent(x -> to.put(p.id(), x));
+        }
+    }
+
+    /** Cameras that see enough of the points that are known. @return whether one was found */
+    private static boolean resect(
+            Survey survey, List<SurveyPoint> points, Map<Id, Frame> cameras, Map<Id, Point> known) {
+        boolean found = false;
+        for (Photograph p : survey.photographs()) {
+            if (cameras.containsKey(p.id())) {
+                continue;
+            }
+            List<Resection.Drawn> drawn = new ArrayList<>();
+            for (SurveyPoint q : points) {
+                Point at = known.get(q.id());
+                if (at != null) {
+                    sights(q).stream()
+                            .filter(s -> s.photograph().equals(p.id()))
+                            .forEach(s -> drawn.add(new Resection.Drawn(at, new Lens.Pixel(s.across(), s.down()))));
+                }
+            }
+            Optional<Frame> f = Resection.inSpace(p.lens(), drawn);
+            f.ifPresent(x -> cameras.put(p.id(), x));
+            found |= f.isPresent();
+        }
+        return found;
+    }
+
+    private static List<Sighted> sights(SurveyPoint p) {
+        return p.readings().stream()
+                .filter(Sighted.class::isInstance)
+                .map(Sighted.class::cast)
+                .toList();
+    }
+
+    /** The sheet put so that what was seen comes nearest to where it is thought to be; flat on the floor if unknown. */
+    private static Frame aligned(Map<Id, Point> onSheet, Map<Id, Point> known) {
+        List<Point> from = new ArrayList<>();
+        List<Point> to = new ArrayList<>();
+        onSheet.forEach((id, p) -> {
+            Point k = known.get(id);
+            if (k != null) {
+                from.add(p);
+                to.add(k);
+            }
+        });
+        return RigidFit.of(from, to)
+                .map(m -> m.frame(new Frame(Point.ORIGIN, Vector.X, Vector.Y, Vector.Z)))
+                .orElseGet(PlacedSheet.Laid.BY_EYE::frame);
+    }
+
+    int unknowns() {
+        return PER_PHOTO * used.size() + (seesSheet ? PER_SHEET : 0) + PER_LENS * lensOf.size();
+    }
+
+    int rows() {
+        int marks = used.stream().mapToInt(p -> p.marks().size()).sum();
+        return 2 * marks + (seesSheet ? 1 + (placed.laid().isPresent() ? 6 : 0) : 0) + PER_LENS * lensOf.size();
+    }
+
+    /** The first unknown of a photograph's camera; six follow each other. */
+    int firstOf(Id photograph) {
+        return first + PER_PHOTO * photo(photograph);
+    }
+
+    State state(double[] x) {
+        List<Frame> now = new ArrayList<>();
+        int k = first;
+        for (Frame f : poses) {
+            now.add(Turn.by(vector(x, k), vector(x, k + 3).times(THOUSANDTH), f));
+            k += PER_PHOTO;
+        }
+        Frame s = sheet;
+        double scale = placed.scale();
+        if (seesSheet) {
+            s = Turn.by(vector(x, k), vector(x, k + 3).times(THOUSANDTH), sheet);
+            scale *= 1 + THOUSANDTH * x[k + 6];
+            k += PER_SHEET;
+        }
+        List<Lens> lenses = new ArrayList<>();
+        for (Photograph p : lensOf) {
+            Lens l = p.lens();
+            lenses.add(new Lens(
+                    l.focal() * Math.exp(THOUSANDTH * x[k]),
+                    l.across() + x[k + 1],
+                    l.down() + x[k + 2],
+                    THOUSANDTH * x[k + 3],
+                    THOUSANDTH * x[k + 4]));
+            k += PER_LENS;
+        }
+        return new State(now, s, scale, lenses);
+    }
+
+    private static Vector vector(double[] x, int k) {
+        return new Vector(x[k], x[k + 1], x[k + 2]);
+    }
+
+    Lens lens(State s, Id photograph) {
+        Photograph p = used.get(photo(photograph));
+        for (int i = 0; i < lensOf.size(); i++) {
+            if (lensOf.get(i).sameLens(p)) {
+                return s.lenses.get(i);
+            }
+        }
+        throw new IllegalStateException("no lens");
+    }
+
+    private int photo(Id photograph) {
+        return Objects.requireNonNull(index.get(photograph));
+    }
+
+    Frame camera(State s, Id photograph) {
+        return s.poses.get(photo(photograph));
+    }
+
+    /** Where a point is drawn. */
+    Lens.Pixel drawn(State s, Id photograph, Point p) {
+        Frame camera = camera(s, photograph);
+        return lens(s, photograph).drawn(camera.local(p.minus(camera.origin())));
+    }
+
+    /** Where a mark of the sheet is. */
+    static Point mark(State s, int mark) {
+        Point p = TargetSheet.place(mark);
+        return s.sheet.origin().plus(s.sheet.world(new Vector(p.x() * s.scale, p.y() * s.scale, 0)));
+    }
+
+    /** Puts the photographs' own rows from k on: marks of the sheet, where it was laid, its scale, the lenses. */
+    int put(double[] r, int k, State s, double[] x) {
+        int at = k;
+        for (Photograph p : used) {
+            for (MarkSeen m : p.marks()) {
+                Lens.Pixel d = drawn(s, p.id(), mark(s, m.mark()));
+                r[at++] = (d.across() - m.across()) / MarkSeen.SPREAD;
+                r[at++] = (d.down() - m.down()) / MarkSeen.SPREAD;
+            }
+        }
+        int u = first + PER_PHOTO * used.size();
+        if (seesSheet) {
+            r[at++] = (s.scale / placed.scale() - 1) * placed.bar() / placed.barSpread();
+            if (placed.laid().isPresent()) {
+                PlacedSheet.Laid laid = placed.laid().get();
+                Vector off = s.sheet.origin().minus(laid.at());
+                Vector turn = Turn.between(laid.frame(), s.sheet);
+                for (double d : new double[] {off.x(), off.y(), off.z()}) {
+                    r[at++] = d / laid.spread();
+                }
+                for (double d : new double[] {turn.x(), turn.y(), turn.z()}) {
+                    r[at++] = Math.toDegrees(d) / laid.spreadDeg();
+                }
+            }
+            u += PER_SHEET;
+        }
+        for (Photograph p : lensOf) {
+            double centre = CENTRE_SPREAD * Math.max(p.width(), p.height());
+            r[at++] = THOUSANDTH * x[u] / p.focalSpread();
+            r[at++] = x[u + 1] / centre;
+            r[at++] = x[u + 2] / centre;
+            r[at++] = THOUSANDTH * x[u + 3] / K1_SPREAD;
+            r[at++] = THOUSANDTH * x[u + 4] / K2_SPREAD;
+            u += PER_LENS;
+        }
+        return at;
+    }
+}
