@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -18,7 +17,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import mildtilt.app.controls.WordField;
 import mildtilt.app.controls.Wrap;
-import mildtilt.app.forms.FormPane;
 import mildtilt.app.workbench.AnalysisUpdate;
 import mildtilt.app.workbench.LatestTask;
 import mildtilt.app.workbench.WorkStage;
@@ -40,12 +38,13 @@ import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
 /** Every measured point with its readings, where that puts it, how sure it is, and which reading looks wrong. */
-public final class SurveyPane extends FormPane {
+public final class SurveyPane extends ReadingPane {
 
-    /** A tape read with care, and an angle finder, ± one standard deviation. */
+    /** A tape read with care, an angle finder, and a phone on a shaft, ± one standard deviation. */
     private static final double TAPE = 1.5;
 
     private static final double ANGLE = 0.3;
+    private static final double PHONE = 0.2;
 
     private final Runnable takeCsv;
     private final LatestTask<Settled> beside;
@@ -164,9 +163,8 @@ public final class SurveyPane extends FormPane {
     }
 
     private String words(Surveyed.ReadingCheck t) {
-        boolean angle = t.reading() instanceof Reading.Slope;
         return names.apply(t.point()) + ", " + t.reading().label(names) + ", looks wrong: misread by about "
-                + text(angle ? Quantity.angle(t.misread()) : Quantity.length(t.misread()))
+                + text(new Quantity(t.misread(), t.reading().unit()))
                 + " if the others are right, " + LengthText.decimal(t.times(), 0) + " times what its ± lets expect.";
     }
 
@@ -239,136 +237,7 @@ public final class SurveyPane extends FormPane {
     private void reading(Job job, SurveyPoint p, int i, Optional<Surveyed> s) {
         String id = key(p) + "-" + i;
         Reading r = p.readings().get(i);
-        List<Node> fields = new ArrayList<>();
-        switch (r) {
-            case Reading.Plumb q -> {
-                fields.add(length(
-                        "x, forward",
-                        "survey-x-" + id,
-                        q.x(),
-                        (j, v) -> put(j, p, i, new Reading.Plumb(v, q.y(), q.spread()))));
-                fields.add(length(
-                        "y, left",
-                        "survey-y-" + id,
-                        q.y(),
-                        (j, v) -> put(j, p, i, new Reading.Plumb(q.x(), v, q.spread()))));
-                fields.add(length(
-                        "±",
-                        "survey-spread-" + id,
-                        q.spread(),
-                        (j, v) -> put(j, p, i, new Reading.Plumb(q.x(), q.y(), v))));
-            }
-            case Reading.Height q -> {
-                fields.add(length(
-                        "Height", "survey-z-" + id, q.z(), (j, v) -> put(j, p, i, new Reading.Height(v, q.spread()))));
-                fields.add(length(
-                        "±", "survey-spread-" + id, q.spread(), (j, v) -> put(j, p, i, new Reading.Height(q.z(), v))));
-            }
-            case Reading.Tape q -> {
-                fields.add(other(
-                        job,
-                        p,
-                        "From",
-                        "survey-from-" + id,
-                        q.from(),
-                        (j, n) -> put(j, p, i, new Reading.Tape(n, q.length(), q.spread()))));
-                fields.add(length(
-                        "Length",
-                        "survey-length-" + id,
-                        q.length(),
-                        (j, v) -> put(j, p, i, new Reading.Tape(q.from(), v, q.spread()))));
-                fields.add(length(
-                        "±",
-                        "survey-spread-" + id,
-                        q.spread(),
-                        (j, v) -> put(j, p, i, new Reading.Tape(q.from(), q.length(), v))));
-            }
-            case Reading.Along q -> {
-                fields.add(other(
-                        job,
-                        p,
-                        "From",
-                        "survey-from-" + id,
-                        q.from(),
-                        (j, n) -> put(j, p, i, new Reading.Along(n, q.toward(), q.length(), q.spread()))));
-                fields.add(other(
-                        job,
-                        p,
-                        "Toward",
-                        "survey-toward-" + id,
-                        q.toward(),
-                        (j, n) -> put(j, p, i, new Reading.Along(q.from(), n, q.length(), q.spread()))));
-                fields.add(length(
-                        "Along",
-                        "survey-length-" + id,
-                        q.length(),
-                        (j, v) -> put(j, p, i, new Reading.Along(q.from(), q.toward(), v, q.spread()))));
-                fields.add(length(
-                        "±",
-                        "survey-spread-" + id,
-                        q.spread(),
-                        (j, v) -> put(j, p, i, new Reading.Along(q.from(), q.toward(), q.length(), v))));
-            }
-            case Reading.Slope q -> {
-                fields.add(other(
-                        job,
-                        p,
-                        "From",
-                        "survey-from-" + id,
-                        q.from(),
-                        (j, n) -> put(j, p, i, new Reading.Slope(n, q.downDeg(), q.leftDeg(), q.spread()))));
-                fields.add(angle(
-                        "Below level",
-                        "survey-down-" + id,
-                        q.downDeg(),
-                        (j, v) -> put(j, p, i, new Reading.Slope(q.from(), v, q.leftDeg(), q.spread()))));
-                fields.add(angle(
-                        "To the left",
-                        "survey-left-" + id,
-                        q.leftDeg(),
-                        (j, v) -> put(j, p, i, new Reading.Slope(q.from(), q.downDeg(), v, q.spread()))));
-                fields.add(angle(
-                        "±",
-                        "survey-spread-" + id,
-                        q.spread(),
-                        (j, v) -> put(j, p, i, new Reading.Slope(q.from(), q.downDeg(), q.leftDeg(), v))));
-            }
-            case Reading.Middle q -> {
-                fields.add(other(
-                        job,
-                        p,
-                        "One",
-                        "survey-from-" + id,
-                        q.one(),
-                        (j, n) -> put(j, p, i, new Reading.Middle(n, q.other(), q.spread()))));
-                fields.add(other(
-                        job,
-                        p,
-                        "Other",
-                        "survey-toward-" + id,
-                        q.other(),
-                        (j, n) -> put(j, p, i, new Reading.Middle(q.one(), n, q.spread()))));
-                fields.add(length(
-                        "±",
-                        "survey-spread-" + id,
-                        q.spread(),
-                        (j, v) -> put(j, p, i, new Reading.Middle(q.one(), q.other(), v))));
-            }
-            case Reading.MirrorOf q -> {
-                fields.add(other(
-                        job,
-                        p,
-                        "Of",
-                        "survey-from-" + id,
-                        q.of(),
-                        (j, n) -> put(j, p, i, new Reading.MirrorOf(n, q.spread()))));
-                fields.add(length(
-                        "±",
-                        "survey-spread-" + id,
-                        q.spread(),
-                        (j, v) -> put(j, p, i, new Reading.MirrorOf(q.of(), v))));
-            }
-        }
+        List<Node> fields = new ArrayList<>(readingFields(job, p, i, id, names));
         fields.add(named(
                 " ",
                 small(
@@ -383,11 +252,7 @@ public final class SurveyPane extends FormPane {
                                 .findFirst())
                         .map(t -> !t.checked()
                                 ? ": nothing checks it"
-                                : ": off by "
-                                        + text(
-                                                r instanceof Reading.Slope
-                                                        ? Quantity.angle(t.off())
-                                                        : Quantity.length(t.off())))
+                                : ": off by " + text(new Quantity(t.off(), r.unit())))
                         .orElse(""));
         row(fields.toArray(Node[]::new));
     }
@@ -398,21 +263,6 @@ public final class SurveyPane extends FormPane {
 
     private static String capital(String text) {
         return Character.toUpperCase(text.charAt(0)) + text.substring(1);
-    }
-
-    private static Job put(Job j, SurveyPoint p, int i, Reading r) {
-        return j.editSurvey(x -> x.edit(p.id(), q -> q.with(i, r)));
-    }
-
-    private Node other(Job job, SurveyPoint p, String label, String id, Id now, BiFunction<Job, Id, Job> set) {
-        return choice(label, id, others(job, p), now, names, set);
-    }
-
-    private static List<Id> others(Job job, SurveyPoint p) {
-        return job.survey().points().stream()
-                .map(SurveyPoint::id)
-                .filter(id -> !id.equals(p.id()))
-                .toList();
     }
 
     private void addReading(Job job, SurveyPoint p) {
@@ -433,6 +283,11 @@ public final class SurveyPane extends FormPane {
                                     "Angle finder and plan angle from another point",
                                     "slope",
                                     new Reading.Slope(first, 20, 0, ANGLE)),
+                            item(
+                                    p,
+                                    "Slope of a shaft by phone, read twice",
+                                    "phone-slope",
+                                    new Reading.PhoneSlope(first, 20, -20, PHONE)),
                             item(p, "Mirror of the other side", "mirror", new Reading.MirrorOf(first, 3)));
         }
         if (others.size() > 1) {
