@@ -28,6 +28,7 @@ public record Photograph(
     /** @throws ImpossibleGeometryException if it is empty or huge, turned askew, or has one mark twice */
     public Photograph {
         marks = List.copyOf(marks);
+        PhotoName.check(file);
         if (width < 100 || height < 100 || (long) width * height > GreyPicture.MOST_PIXELS) {
             throw new ImpossibleGeometryException("A photograph must have 100 pixels each way at least, and "
                     + GreyPicture.MOST_PIXELS / 1_000_000 + " million in all at most.");

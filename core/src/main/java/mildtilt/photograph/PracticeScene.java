@@ -20,7 +20,7 @@ public record PracticeScene(List<Thing> things, Lens lens, int width, int height
     /** So many shades of noise, one standard deviation. */
     private static final double NOISE = 4;
     /** Samples a pixel, each way; they reach beyond it by half a pixel, as a lens that is not quite sharp does. */
-    private static final int SAMPLES = 3;
+    private static final int SAMPLES = 2;
 
     private static final double REACH = 1.5;
     private static final double NEAREST = 20;

@@ -4,6 +4,7 @@ import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.photograph.PhotoName;
 import mildtilt.withers.Withers;
 
 /**
@@ -37,17 +38,7 @@ public record TrialSheet(
         if (readings.size() > MOST) {
             throw new ImpossibleGeometryException("A trial holds up to " + MOST + " readings: begin another trial.");
         }
-        photos.forEach(p -> {
-            if (p.isBlank()
-                    || p.startsWith("/")
-                    || p.contains("..")
-                    || p.contains("\\")
-                    || p.contains(":")
-                    || p.chars().anyMatch(Character::isISOControl)) {
-                throw new ImpossibleGeometryException("A photo must be in the job's folder and named from there, not \""
-                        + p.replaceAll("\\p{Cntrl}", "·") + "\".");
-            }
-        });
+        photos.forEach(PhotoName::check);
     }
 
     public TrialSheet withWords(String who, String what, String said) {

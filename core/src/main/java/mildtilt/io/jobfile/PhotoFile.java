@@ -3,6 +3,7 @@ package mildtilt.io.jobfile;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import mildtilt.io.JobFileException;
@@ -13,7 +14,7 @@ import mildtilt.job.Job;
 import mildtilt.job.Trial;
 
 /**
- * Photos of trials: copied into a folder beside the job and named from the job's own folder, so that both can be moved
+ * Photos of trials and photographs that are measured from: copied into a folder beside the job and named from the job's own folder, so that both can be moved
  * together.
  */
 public final class PhotoFile {
@@ -55,7 +56,7 @@ public final class PhotoFile {
             return FOLDER + "/" + free;
         } catch (IOException e) {
             throw new JobFileException(
-                    name + " could not be copied beside the job: " + e.getMessage() + ". The trial is as it was.");
+                    name + " could not be copied beside the job: " + e.getMessage() + ". The job is as it was.");
         }
     }
 
@@ -66,16 +67,19 @@ public final class PhotoFile {
 
     /** Copies all photos of a job that is saved elsewhere; those that are there already, or are lost, are left. */
     public static void copyAlong(Job job, Path from, Path to) throws IOException {
+        List<String> all = new ArrayList<>();
         for (BuiltVehicle b : job.log().vehicles()) {
             for (Trial t : b.trials()) {
-                for (String name : t.sheet().photos()) {
-                    Path old = beside(from, name);
-                    Path now = beside(to, name);
-                    if (Files.isRegularFile(old) && !Files.exists(now)) {
-                        Files.createDirectories(now.getParent());
-                        Files.copy(old, now);
-                    }
-                }
+                all.addAll(t.sheet().photos());
+            }
+        }
+        job.survey().photographs().forEach(p -> all.add(p.file()));
+        for (String name : all) {
+            Path old = beside(from, name);
+            Path now = beside(to, name);
+            if (Files.isRegularFile(old) && !Files.exists(now)) {
+                Files.createDirectories(now.getParent());
+                Files.copy(old, now);
             }
         }
     }
