@@ -45,6 +45,7 @@ final class AppWindow implements AutoCloseable {
     final Recovery recovery;
     final Shell shell;
     Path chosen = Path.of("");
+    List<Path> several = List.of();
 
     AppWindow(Stage stage, Job job, Path state) throws Exception {
         Fonts.load();
@@ -61,6 +62,11 @@ final class AppWindow implements AutoCloseable {
                     @Override
                     public Optional<Path> open(Window owner, String title, Kind kind) {
                         return Optional.of(chosen);
+                    }
+
+                    @Override
+                    public List<Path> openAll(Window owner, String title, Kind kind) {
+                        return several;
                     }
 
                     @Override

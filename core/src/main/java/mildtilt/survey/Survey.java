@@ -117,6 +117,21 @@ public record Survey(
         return to;
     }
 
+    /**
+     * A point seen in a photograph; where it was seen there before is replaced. It is put into the survey if it is not
+     * in it.
+     */
+    public Survey sighted(Id id, String name, Reading.Sighted at) {
+        SurveyPoint p = point(id).orElse(new SurveyPoint(id, name, List.of()));
+        for (int i = 0; i < p.readings().size(); i++) {
+            if (p.readings().get(i) instanceof Reading.Sighted s
+                    && s.photograph().equals(at.photograph())) {
+                return with(p.with(i, at));
+            }
+        }
+        return with(p.with(at));
+    }
+
     /** Without a photograph, and without what was seen in it; a point that has no other reading goes too. */
     public Survey withoutPhotograph(Id id) {
         List<SurveyPoint> left = new ArrayList<>();

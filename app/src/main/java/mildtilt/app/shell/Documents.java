@@ -372,6 +372,11 @@ public final class Documents {
         });
     }
 
+    /** What the photographs of a survey ask files for. */
+    PhotographFiles photographs(Window owner) {
+        return new PhotographFiles(owner, bench, prompt, put -> put(owner, put), (head, why) -> tell(owner, head, why));
+    }
+
     /** Asks for a scan, in which unit it is and whether what is wrong with it matters, and puts it in the way. */
     public void openScan(Window owner) {
         prompt.open(owner, "Import a scan", Kind.SCAN).ifPresent(p -> {

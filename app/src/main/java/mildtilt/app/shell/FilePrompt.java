@@ -44,6 +44,11 @@ public interface FilePrompt {
 
     Optional<Path> open(Window owner, String title, Kind kind);
 
+    /** Several at once. */
+    default List<Path> openAll(Window owner, String title, Kind kind) {
+        return open(owner, title, kind).stream().toList();
+    }
+
     /** @param suggested name without ending */
     Optional<Path> save(Window owner, String title, Kind kind, String suggested);
 
@@ -55,6 +60,14 @@ public interface FilePrompt {
             @Override
             public Optional<Path> open(Window owner, String title, Kind kind) {
                 return path(chooser(title, kind).showOpenDialog(owner));
+            }
+
+            @Override
+            public List<Path> openAll(Window owner, String title, Kind kind) {
+                List<File> files = chooser(title, kind).showOpenMultipleDialog(owner);
+                return files == null
+                        ? List.of()
+                        : files.stream().map(File::toPath).toList();
             }
 
             @Override

@@ -33,6 +33,8 @@ import mildtilt.app.start.GlossarySheet;
 import mildtilt.app.start.StartPane;
 import mildtilt.app.start.TermHints;
 import mildtilt.app.start.Tour;
+import mildtilt.app.survey.PhotographView;
+import mildtilt.app.survey.SurveyDesk;
 import mildtilt.app.train.TrainStrip;
 import mildtilt.app.trial.TrialStagePane;
 import mildtilt.app.view.VehicleView;
@@ -78,9 +80,10 @@ public final class Shell {
         over.setPickOnBounds(false);
         tour = new Tour(bench, over);
         layouts = new StageLayouts(own.folder(), bench);
-        Region views = views(own, clock);
+        SurveyDesk survey = new SurveyDesk(bench);
+        Region views = views(own, clock, survey);
         Commands commands = new Commands(window, bench, documents, bay, theme, () -> starting.set(true));
-        SidePanel side = new SidePanel(window, bench, documents);
+        SidePanel side = new SidePanel(window, bench, documents, survey);
         TrainStrip train = new TrainStrip(bench);
         train.visibleProperty().bind(starting.not());
         train.managedProperty().bind(train.visibleProperty());
@@ -196,7 +199,7 @@ public final class Shell {
     }
 
     /** The drawing with the dock under it, or the sheets of a stage that has its own. */
-    private Region views(OwnCatalogue own, Clock clock) {
+    private Region views(OwnCatalogue own, Clock clock, SurveyDesk survey) {
         UnrolledStrip unrolled = new UnrolledStrip(bench);
         unrolled.visibleProperty()
                 .bind(Bindings.createBooleanBinding(
@@ -230,8 +233,11 @@ public final class Shell {
             fitting = Optional.of(fit);
             return fit;
         });
-        views.visibleProperty().bind(ownSheets.not().and(comparing.not()));
-        dock.visibleProperty().bind(ownSheets.not());
+        BooleanBinding photographs = Bindings.createBooleanBinding(
+                () -> PhotographView.wanted(bench), bench.stageProperty(), bench.sideTabProperty());
+        LazyPane.put(middle, photographs, () -> new PhotographView(bench, survey));
+        views.visibleProperty().bind(ownSheets.not().and(comparing.not()).and(photographs.not()));
+        dock.visibleProperty().bind(ownSheets.not().and(photographs.not()));
         dock.managedProperty().bind(dock.visibleProperty());
         VBox all = new VBox(middle, dock);
         all.setMinSize(0, 0);

@@ -25,6 +25,8 @@ import mildtilt.app.linkage.ArmsPane;
 import mildtilt.app.linkage.SolvePane;
 import mildtilt.app.linkage.VariantsPane;
 import mildtilt.app.part.PartPane;
+import mildtilt.app.survey.PhotographsPane;
+import mildtilt.app.survey.SurveyDesk;
 import mildtilt.app.survey.SurveyPane;
 import mildtilt.app.survey.UncertaintyPane;
 import mildtilt.app.workbench.SideTab;
@@ -37,12 +39,12 @@ final class SidePanel extends VBox {
     /** Held here: a binding is held by nothing it is made of. */
     private final BooleanBinding ofObstacles;
 
-    SidePanel(Stage window, Workbench bench, Documents documents) {
+    SidePanel(Stage window, Workbench bench, Documents documents, SurveyDesk survey) {
         this.bench = bench;
         ofObstacles = bench.sideTabProperty().isEqualTo(SideTab.OBSTACLES);
         getStyleClass().add("side");
         setId("side-panel");
-        StackPane panes = panes(window, documents);
+        StackPane panes = panes(window, documents, survey);
         VBox.setVgrow(panes, Priority.ALWAYS);
         getChildren().addAll(tabs(), panes);
     }
@@ -80,14 +82,15 @@ final class SidePanel extends VBox {
         return tabs;
     }
 
-    private StackPane panes(Stage window, Documents documents) {
+    private StackPane panes(Stage window, Documents documents, SurveyDesk survey) {
         StackPane panes = new StackPane();
         panes.setMinSize(0, 0);
         for (SideTab t : SideTab.values()) {
             LazyPane.put(panes, bench.sideTabProperty().isEqualTo(t), () -> switch (t) {
                 case FINDINGS -> new FindingsPane(bench);
                 case PART -> new PartTab(bench);
-                case READINGS -> new SurveyPane(bench, () -> documents.openPoints(window));
+                case READINGS -> new SurveyPane(bench, survey, () -> documents.openPoints(window));
+                case PHOTOGRAPHS -> new PhotographsPane(bench, survey, documents.photographs(window));
                 case UNCERTAINTY -> new UncertaintyPane(bench);
                 case ARMS -> new ArmsPane(bench);
                 case SOLVE -> new SolvePane(bench);

@@ -18,8 +18,6 @@ import javafx.scene.layout.Priority;
 import mildtilt.app.controls.WordField;
 import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.AnalysisUpdate;
-import mildtilt.app.workbench.LatestTask;
-import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Point;
 import mildtilt.id.Id;
@@ -47,39 +45,18 @@ public final class SurveyPane extends ReadingPane {
     private static final double PHONE = 0.2;
 
     private final Runnable takeCsv;
-    private final LatestTask<Settled> beside;
-    private Optional<Settled> settled = Optional.empty();
+    private final SurveyDesk desk;
     private Optional<Id> open = Optional.empty();
     private Names names;
 
-    /** What a survey came to. */
-    private record Settled(Survey of, Surveyed surveyed) {}
-
     /** @param takeCsv asks for a CSV of points and takes them */
-    public SurveyPane(Workbench bench, Runnable takeCsv) {
+    public SurveyPane(Workbench bench, SurveyDesk desk, Runnable takeCsv) {
         super(bench, "survey-pane");
+        this.desk = desk;
         this.takeCsv = takeCsv;
         names = Names.of(bench.job());
-        beside = new LatestTask<>(
-                s -> {
-                    settled = Optional.of(s);
-                    showAgain();
-                },
-                problem -> bench.refuse("The survey could not be worked out: " + problem.getMessage()));
-        bench.jobProperty().addListener((_, _, _) -> ask());
-        bench.stageProperty().addListener((_, _, _) -> ask());
-        ask();
+        desk.settledProperty().addListener((_, _, _) -> refresh());
         refresh();
-    }
-
-    private void ask() {
-        Survey survey = bench.job().survey();
-        if (bench.stageProperty().get() != WorkStage.SURVEY
-                || settled.filter(s -> s.of.equals(survey)).isPresent()) {
-            return;
-        }
-        Job job = bench.job();
-        beside.ask(() -> new Settled(survey, JobPoints.surveyed(job)));
     }
 
     @Override
@@ -89,7 +66,7 @@ public final class SurveyPane extends ReadingPane {
 
     @Override
     protected Object basis(AnalysisUpdate worked) {
-        return List.of(new SameOnly(bench.job()), settled);
+        return List.of(new SameOnly(bench.job()), desk.settledProperty().get().map(SameOnly::new));
     }
 
     private void change(String what, UnaryOperator<Survey> edit) {
@@ -105,7 +82,7 @@ public final class SurveyPane extends ReadingPane {
                 "Give each point what you can measure: a plumb bob to the floor grid and a height, tapes from three marks or more, an angle finder, a mirror of the other side. More readings than needed are "
                         + "weighed against each other. ± is what two readings in three are within.");
         adding(job);
-        Optional<Surveyed> s = settled.filter(x -> x.of.equals(survey)).map(Settled::surveyed);
+        Optional<Surveyed> s = desk.surveyed();
         s.ifPresent(this::summary);
         Map<Id, PointId> points = JobPoints.byId(job);
         for (SurveyPoint p : survey.points()) {

@@ -16,6 +16,7 @@ public enum SideTab {
     TRAVEL("Travel"),
     ROUTES("Route"),
     READINGS("Readings"),
+    PHOTOGRAPHS("Photographs"),
     UNCERTAINTY("Uncertainty");
 
     private final String label;
@@ -32,7 +33,7 @@ public enum SideTab {
         return switch (this) {
             case FINDINGS -> true;
             case PART -> !stage.ownSheets();
-            case READINGS, UNCERTAINTY -> stage == WorkStage.SURVEY;
+            case READINGS, PHOTOGRAPHS, UNCERTAINTY -> stage == WorkStage.SURVEY;
             case ARMS, SOLVE, VARIANTS -> stage == WorkStage.LINKAGE;
             case PHASING, SUPPORTS, RANGE, RULES -> stage == WorkStage.COLUMN;
             case OBSTACLES, GAPS, TRAVEL, ROUTES -> stage == WorkStage.CLEARANCE;

@@ -1,0 +1,121 @@
+package mildtilt.app.shell;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.function.BiConsumer;
+import java.util.function.Consumer;
+import javafx.application.Platform;
+import javafx.stage.Window;
+import mildtilt.app.shell.Documents.Put;
+import mildtilt.app.shell.FilePrompt.Kind;
+import mildtilt.app.survey.PhotographsPane;
+import mildtilt.app.workbench.Workbench;
+import mildtilt.build.Workshop.Paper;
+import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.id.Id;
+import mildtilt.io.JobFileException;
+import mildtilt.io.SafeFiles;
+import mildtilt.io.jobfile.PhotoFile;
+import mildtilt.io.pdf.TargetSheetPdf;
+import mildtilt.io.picture.PictureFile;
+import mildtilt.photograph.MarkFinder;
+import mildtilt.photograph.MarkSeen;
+import mildtilt.photograph.Photograph;
+import mildtilt.survey.Survey;
+
+/** Asks for photographs, reads them in the background, and puts them into the survey; writes the printed sheet. */
+final class PhotographFiles implements PhotographsPane.Files {
+
+    private final Window owner;
+    private final Workbench bench;
+    private final FilePrompt prompt;
+    private final Consumer<Put> put;
+    private final BiConsumer<String, String> tell;
+
+    /** @param tell shows a heading and what is wrong */
+    PhotographFiles(
+            Window owner, Workbench bench, FilePrompt prompt, Consumer<Put> put, BiConsumer<String, String> tell) {
+        this.owner = owner;
+        this.bench = bench;
+        this.prompt = prompt;
+        this.put = put;
+        this.tell = tell;
+    }
+
+    @Override
+    public void sheet() {
+        Paper paper = bench.job().making().workshop().paper();
+        prompt.save(owner, "Save the sheet for photographs", Kind.CARD, "sheet-for-photographs")
+                .ifPresent(p -> put.accept(() -> {
+                    SafeFiles.replace(p, TargetSheetPdf.write(paper));
+                    return "The sheet is in " + p.getFileName() + ". Print it at 100 %.";
+                }));
+    }
+
+    /** A photograph with what was found in it. */
+    private record Taken(PictureFile.Read read, Path from, List<MarkSeen> marks) {}
+
+    @Override
+    public void add() {
+        Optional<Path> job = bench.fileProperty().get();
+        if (job.isEmpty()) {
+            bench.refuse("Save the job first: photographs are copied beside it.");
+            return;
+        }
+        List<Path> files = prompt.openAll(owner, "Add photographs", Kind.PHOTO);
+        if (files.isEmpty()) {
+            return;
+        }
+        bench.say("Looking for marks in " + files.size() + (files.size() == 1 ? " photograph …" : " photographs …"));
+        List<String> refused = new ArrayList<>();
+        CompletableFuture.supplyAsync(() -> {
+                    List<Taken> all = new ArrayList<>();
+                    for (Path f : files) {
+                        try {
+                            PictureFile.Read read = PictureFile.read(f);
+                            all.add(new Taken(read, f, MarkFinder.find(read.picture())));
+                        } catch (JobFileException e) {
+                            refused.add(e.getMessage());
+                        }
+                    }
+                    return all;
+                })
+                .whenComplete((all, problem) -> Platform.runLater(() -> {
+                    bench.say("");
+                    if (problem != null) {
+                        refused.add("Mild Tilt itself has a fault here.");
+                    } else {
+                        take(job.get(), all, refused);
+                    }
+                    if (!refused.isEmpty()) {
+                        tell.accept("Not every photograph was added.", String.join("\n", refused));
+                    }
+                }));
+    }
+
+    private void take(Path job, List<Taken> all, List<String> refused) {
+        Survey survey = bench.job().survey();
+        int marks = 0;
+        for (Taken t : all) {
+            try {
+                Id id = survey.nextPhotograph();
+                Photograph p = t.read.photograph(id, PhotoFile.copyBeside(job, t.from));
+                survey = survey.with(p, t.marks);
+                marks += t.marks.size();
+            } catch (JobFileException | ImpossibleGeometryException e) {
+                refused.add(t.read.file() + ": " + e.getMessage());
+            }
+        }
+        Survey now = survey;
+        if (!all.isEmpty()) {
+            int found = marks;
+            if (bench.edit("Add photographs", j -> j.withSurvey(now))) {
+                bench.say(
+                        found + " marks found in " + all.size() + (all.size() == 1 ? " photograph." : " photographs."));
+            }
+        }
+    }
+}

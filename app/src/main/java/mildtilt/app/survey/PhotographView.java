@@ -1,0 +1,397 @@
+package mildtilt.app.survey;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Point2D;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.image.Image;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.input.ScrollEvent;
+import javafx.scene.text.Text;
+import javafx.scene.transform.Affine;
+import javafx.scene.transform.NonInvertibleTransformException;
+import mildtilt.app.controls.CanvasPane;
+import mildtilt.app.controls.ColorToken;
+import mildtilt.app.controls.Fonts;
+import mildtilt.app.workbench.SideTab;
+import mildtilt.app.workbench.WorkStage;
+import mildtilt.app.workbench.Workbench;
+import mildtilt.geometry.Frame;
+import mildtilt.geometry.Point;
+import mildtilt.geometry.Vector;
+import mildtilt.id.Id;
+import mildtilt.io.jobfile.PhotoFile;
+import mildtilt.job.Job;
+import mildtilt.job.Names;
+import mildtilt.photograph.Lens;
+import mildtilt.photograph.MarkSeen;
+import mildtilt.photograph.Photograph;
+import mildtilt.survey.Reading.Sighted;
+import mildtilt.survey.SightLine;
+import mildtilt.survey.SurveyPoint;
+import mildtilt.survey.Surveyed;
+
+/**
+ * One photograph, with what is seen in it. Pressing it says where the chosen point is; where that must lie by the other
+ * photographs is drawn as a line, or once two have it as a circle.
+ */
+public final class PhotographView extends CanvasPane {
+
+    /** So wide and high at most a picture is held to be drawn, px; places in it stay those of the file. */
+    private static final double MOST_DRAWN = 4096;
+    /** By eye, on a picture zoomed in, ± px. */
+    private static final double PRESSED = 1;
+
+    /** Of a found mark's circle, px of the file. */
+    private static final double MARK_RADIUS = 8;
+
+    private static final double ZOOM_STEP = 1.0015;
+    private static final double MOST_ZOOM = 20;
+    private static final double A_PRESS = 4;
+    /** Along a line of sight, from here to there, mm. */
+    private static final double NEAREST = 200;
+
+    private static final double FURTHEST = 8000;
+    private static final int STEPS = 120;
+
+    private final Workbench bench;
+    private final SurveyDesk desk;
+    private final Text measured = new Text();
+    private Optional<Id> shown = Optional.empty();
+    private Optional<Image> image = Optional.empty();
+    /** Of the picture on the pane: pixels of the pane for one of the file, and where the picture's corner is. */
+    private double scale = 1;
+
+    private double left;
+    private double top;
+    private boolean fitted;
+    private double pressedX;
+    private double pressedY;
+    private double wasLeft;
+    private double wasTop;
+
+    public PhotographView(Workbench bench, SurveyDesk desk) {
+        this.bench = bench;
+        this.desk = desk;
+        setId("photograph-view");
+        setFocusTraversable(true);
+        measured.setFont(Fonts.text(12));
+        setAccessibleText("Photograph: press where the chosen point is");
+        bench.jobProperty().addListener((_, _, _) -> again());
+        desk.photographProperty().addListener((_, _, _) -> again());
+        desk.pointProperty().addListener((_, _, _) -> redraw());
+        desk.settledProperty().addListener((_, _, _) -> redraw());
+        visibleProperty().addListener((_, _, _) -> again());
+        widthProperty().addListener((_, _, _) -> fitted = false);
+        heightProperty().addListener((_, _, _) -> fitted = false);
+        addEventHandler(MouseEvent.MOUSE_PRESSED, this::pressed);
+        addEventHandler(MouseEvent.MOUSE_DRAGGED, this::dragged);
+        addEventHandler(MouseEvent.MOUSE_RELEASED, this::released);
+        addEventHandler(ScrollEvent.SCROLL, e -> {
+            zoom(Math.pow(ZOOM_STEP, e.getDeltaY()), e.getX(), e.getY());
+            e.consume();
+        });
+        addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+        again();
+    }
+
+    /** Whether photographs are what is to be seen now. */
+    public static boolean wanted(Workbench bench) {
+        return bench.stageProperty().get() == WorkStage.SURVEY
+                && bench.sideTabProperty().get() == SideTab.PHOTOGRAPHS;
+    }
+
+    private void again() {
+        if (!isVisible()) {
+            return;
+        }
+        Optional<Photograph> now = desk.photograph();
+        if (!now.map(Photograph::id).equals(shown)) {
+            shown = now.map(Photograph::id);
+            fitted = false;
+            image = now.flatMap(p -> file(p).filter(Files::isRegularFile).map(f -> {
+                double by = Math.min(1, MOST_DRAWN / Math.max(p.width(), p.height()));
+                Image i = new Image(f.toUri().toString(), p.width() * by, p.height() * by, false, true, true);
+                i.progressProperty().addListener((_, _, done) -> {
+                    if (done.doubleValue() >= 1) {
+                        redraw();
+                    }
+                });
+                return i;
+            }));
+        }
+        redraw();
+    }
+
+    private Optional<Path> file(Photograph p) {
+        return bench.fileProperty().get().map(f -> PhotoFile.beside(f, p.file()));
+    }
+
+    private void fit(Photograph p, double w, double h) {
+        boolean side = p.turnedDeg() % 180 != 0;
+        double across = side ? p.height() : p.width();
+        double down = side ? p.width() : p.height();
+        scale = Math.min(w / across, h / down);
+        left = (w - across * scale) / 2;
+        top = (h - down * scale) / 2;
+        fitted = true;
+    }
+
+    /** A place of the file on the pane. */
+    private static Affine toPane(Photograph p, double scale, double left, double top) {
+        Affine a = new Affine();
+        a.appendTranslation(left, top);
+        a.appendScale(scale, scale);
+        switch (p.turnedDeg()) {
+            case 90 -> a.appendTranslation(p.height(), 0);
+            case 180 -> a.appendTranslation(p.width(), p.height());
+            case 270 -> a.appendTranslation(0, p.width());
+            default -> {}
+        }
+        a.appendRotation(p.turnedDeg());
+        return a;
+    }
+
+    private Affine toPane(Photograph p) {
+        return toPane(p, scale, left, top);
+    }
+
+    @Override
+    protected void draw(GraphicsContext g, double w, double h) {
+        if (!isVisible() || w < 10 || h < 10) {
+            return;
+        }
+        Optional<Photograph> now = desk.photograph();
+        if (now.isEmpty()) {
+            drawNothing(
+                    g, 24, h, "No photographs yet.", "Print the sheet, take some, and add them: the panel says how.");
+            return;
+        }
+        Photograph p = now.get();
+        if (image.isEmpty() || image.get().isError()) {
+            drawNothing(g, 24, h, "Not there: " + p.file(), "Its places are kept. Put the file back beside the job.");
+            return;
+        }
+        if (!fitted) {
+            fit(p, w, h);
+        }
+        Affine to = toPane(p);
+        g.save();
+        g.setTransform(to);
+        g.drawImage(image.get(), 0, 0, p.width(), p.height());
+        g.restore();
+        g.setLineWidth(1.4);
+        g.setFont(Fonts.text(12));
+        double round = Math.clamp(MARK_RADIUS * scale, 2, 8);
+        for (MarkSeen m : p.marks()) {
+            circle(g, to, new Lens.Pixel(m.across(), m.down()), round, ColorToken.FINE);
+        }
+        Job job = bench.job();
+        Names names = Names.of(job);
+        Optional<Id> chosen = desk.pointProperty().get();
+        for (SurveyPoint q : job.survey().points()) {
+            sight(q, p)
+                    .ifPresent(s -> cross(
+                            g,
+                            to,
+                            new Lens.Pixel(s.across(), s.down()),
+                            names.apply(q.id()),
+                            chosen.filter(q.id()::equals).isPresent()));
+        }
+        desk.surveyed().ifPresent(s -> chosen.ifPresent(c -> guide(g, to, p, s, c)));
+    }
+
+    private static Optional<Sighted> sight(SurveyPoint q, Photograph p) {
+        return q.readings().stream()
+                .filter(Sighted.class::isInstance)
+                .map(Sighted.class::cast)
+                .filter(s -> s.photograph().equals(p.id()))
+                .findFirst();
+    }
+
+    private void circle(GraphicsContext g, Affine to, Lens.Pixel at, double r, ColorToken ink) {
+        Point2D c = to.transform(at.across(), at.down());
+        g.setStroke(ink(ink));
+        g.strokeOval(c.getX() - r, c.getY() - r, 2 * r, 2 * r);
+    }
+
+    private void cross(GraphicsContext g, Affine to, Lens.Pixel at, String name, boolean chosen) {
+        Point2D c = to.transform(at.across(), at.down());
+        double r = chosen ? 12 : 8;
+        g.setStroke(ink(chosen ? ColorToken.LOOK : ColorToken.ACCENT));
+        g.strokeLine(c.getX() - r, c.getY(), c.getX() + r, c.getY());
+        g.strokeLine(c.getX(), c.getY() - r, c.getX(), c.getY() + r);
+        measured.setText(name);
+        double wide = measured.getLayoutBounds().getWidth() + 8;
+        g.setFill(ink(ColorToken.PAPER));
+        g.fillRect(c.getX() + 10, c.getY() - 22, wide, 17);
+        g.setFill(ink(ColorToken.LINE));
+        g.fillText(name, c.getX() + 14, c.getY() - 9);
+    }
+
+    /** Where the chosen point must lie by the other photographs. */
+    private void guide(GraphicsContext g, Affine to, Photograph p, Surveyed s, Id chosen) {
+        Optional<Surveyed.PhotoPlace> here = place(s, p.id());
+        if (here.isEmpty()) {
+            return;
+        }
+        Frame camera = here.get().camera().orElseThrow();
+        Optional<Point> at = Optional.ofNullable(s.places().get(chosen)).map(Surveyed.Place::at);
+        if (at.isPresent()) {
+            drawn(camera, here.get().lens(), at.get()).ifPresent(d -> circle(g, to, d, 9, ColorToken.LOOK));
+            return;
+        }
+        Optional<SurveyPoint> point = bench.job().survey().point(chosen);
+        if (point.isEmpty()) {
+            return;
+        }
+        g.setStroke(ink(ColorToken.LOOK));
+        for (Photograph other : bench.job().survey().photographs()) {
+            Optional<Sighted> seen = sight(point.get(), other);
+            Optional<Surveyed.PhotoPlace> there = place(s, other.id());
+            if (other.id().equals(p.id()) || seen.isEmpty() || there.isEmpty()) {
+                continue;
+            }
+            SightLine line = SightLine.of(
+                    there.get().camera().orElseThrow(),
+                    there.get().lens(),
+                    new Lens.Pixel(seen.get().across(), seen.get().down()));
+            List<Point2D> path = new ArrayList<>();
+            for (int i = 0; i <= STEPS; i++) {
+                double far = NEAREST * Math.pow(FURTHEST / NEAREST, (double) i / STEPS);
+                drawn(camera, here.get().lens(), line.from().plus(line.along().times(far)))
+                        .ifPresent(d -> path.add(to.transform(d.across(), d.down())));
+            }
+            for (int i = 1; i < path.size(); i++) {
+                g.strokeLine(
+                        path.get(i - 1).getX(),
+                        path.get(i - 1).getY(),
+                        path.get(i).getX(),
+                        path.get(i).getY());
+            }
+        }
+    }
+
+    private static Optional<Surveyed.PhotoPlace> place(Surveyed s, Id photograph) {
+        return s.photographs().stream()
+                .filter(q -> q.photograph().equals(photograph) && q.camera().isPresent())
+                .findFirst();
+    }
+
+    /** Where a place is drawn; empty if it is not ahead of the camera. */
+    private static Optional<Lens.Pixel> drawn(Frame camera, Lens lens, Point at) {
+        Vector v = camera.local(at.minus(camera.origin()));
+        return v.z() > 10 && Math.hypot(v.x(), v.y()) < 2 * v.z() ? Optional.of(lens.drawn(v)) : Optional.empty();
+    }
+
+    private void zoom(double by, double x, double y) {
+        Optional<Photograph> p = desk.photograph();
+        if (p.isEmpty() || !fitted) {
+            return;
+        }
+        double to = Math.clamp(scale * by, 0.02, MOST_ZOOM);
+        left = x - (x - left) * to / scale;
+        top = y - (y - top) * to / scale;
+        scale = to;
+        redraw();
+    }
+
+    private void pressed(MouseEvent e) {
+        requestFocus();
+        pressedX = e.getX();
+        pressedY = e.getY();
+        wasLeft = left;
+        wasTop = top;
+    }
+
+    private boolean moved(MouseEvent e) {
+        return Math.hypot(e.getX() - pressedX, e.getY() - pressedY) > A_PRESS;
+    }
+
+    private void dragged(MouseEvent e) {
+        if (moved(e)) {
+            left = wasLeft + e.getX() - pressedX;
+            top = wasTop + e.getY() - pressedY;
+            redraw();
+        }
+    }
+
+    private void released(MouseEvent e) {
+        if (e.getButton() != MouseButton.PRIMARY || moved(e)) {
+            return;
+        }
+        desk.photograph().filter(_ -> fitted).ifPresent(p -> {
+            try {
+                Point2D at = toPane(p).inverseTransform(e.getX(), e.getY());
+                press(p, new Lens.Pixel(at.getX(), at.getY()));
+            } catch (NonInvertibleTransformException x) {
+                throw new IllegalStateException(x);
+            }
+        });
+    }
+
+    /** The chosen point is there. */
+    private void press(Photograph p, Lens.Pixel at) {
+        Optional<Id> chosen = desk.pointProperty().get();
+        if (chosen.isEmpty()) {
+            bench.refuse("Choose the point you press first, in the panel.");
+            return;
+        }
+        if (at.across() < 0 || at.down() < 0 || at.across() > p.width() || at.down() > p.height()) {
+            return;
+        }
+        String name = Names.of(bench.job()).apply(chosen.get());
+        bench.edit(
+                "Press " + name + " in " + p.name(),
+                j -> j.editSurvey(
+                        s -> s.sighted(chosen.get(), name, new Sighted(p.id(), at.across(), at.down(), PRESSED))));
+    }
+
+    /** Arrows move the chosen point's place by a quarter of a pixel; plus and minus zoom; 0 shows the whole. */
+    private void key(KeyEvent e) {
+        double x = 0;
+        double y = 0;
+        switch (e.getCode()) {
+            case LEFT -> x = -1;
+            case RIGHT -> x = 1;
+            case UP -> y = -1;
+            case DOWN -> y = 1;
+            case PLUS, EQUALS, ADD -> zoom(1.25, getWidth() / 2, getHeight() / 2);
+            case MINUS, SUBTRACT -> zoom(0.8, getWidth() / 2, getHeight() / 2);
+            case DIGIT0, NUMPAD0 -> {
+                fitted = false;
+                redraw();
+            }
+            default -> {
+                return;
+            }
+        }
+        e.consume();
+        double dx = x / 4;
+        double dy = y / 4;
+        if (x != 0 || y != 0) {
+            desk.photograph().ifPresent(p -> desk.pointProperty()
+                    .get()
+                    .flatMap(bench.job().survey()::point)
+                    .flatMap(q -> sight(q, p))
+                    .ifPresent(s -> {
+                        Point2D by = turnedBack(p, dx, dy);
+                        press(p, new Lens.Pixel(s.across() + by.getX(), s.down() + by.getY()));
+                    }));
+        }
+    }
+
+    private static Point2D turnedBack(Photograph p, double dx, double dy) {
+        return switch (p.turnedDeg()) {
+            case 90 -> new Point2D(dy, -dx);
+            case 180 -> new Point2D(-dx, -dy);
+            case 270 -> new Point2D(-dy, dx);
+            default -> new Point2D(dx, dy);
+        };
+    }
+}
