@@ -53,13 +53,19 @@ public final class MarkFinder {
             OptionalInt mark = read(picture, e);
             if (mark.isPresent()) {
                 int m = mark.getAsInt();
-                found.computeIfAbsent(m, _ -> new ArrayList<>()).add(new MarkSeen(m, e.center.x, e.center.y));
+                found.computeIfAbsent(m, _ -> new ArrayList<>())
+                        .add(new MarkSeen(m, kept(e.center.x), kept(e.center.y)));
             }
         }
         return found.values().stream()
                 .filter(s -> s.size() == 1)
                 .map(List::getFirst)
                 .toList();
+    }
+
+    /** To a thousandth of a pixel, far finer than it is found. */
+    private static double kept(double px) {
+        return Math.rint(1000 * px) / 1000;
     }
 
     /** The mark whose dot this is, by the ring round it. */

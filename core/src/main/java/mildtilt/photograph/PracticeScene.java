@@ -20,7 +20,7 @@ public record PracticeScene(List<Thing> things, Lens lens, int width, int height
     /** So many shades of noise, one standard deviation. */
     private static final double NOISE = 4;
     /** Samples a pixel, each way; they reach beyond it by half a pixel, as a lens that is not quite sharp does. */
-    private static final int SAMPLES = 2;
+    private static final int SAMPLES = 4;
 
     private static final double REACH = 1.5;
     private static final double NEAREST = 20;
@@ -74,24 +74,48 @@ public record PracticeScene(List<Thing> things, Lens lens, int width, int height
 
     /** A picture. @param camera its directions to the right and down in the picture, and ahead; @param seed of noise */
     public GreyPicture picture(Frame camera, long seed) {
+        float[][] once = new float[height][width];
+        IntStream.range(0, height).parallel().forEach(row -> {
+            for (int column = 0; column < width; column++) {
+                once[row][column] = (float) shade(camera, lens.sight(new Lens.Pixel(column + 0.5, row + 0.5)));
+            }
+        });
         byte[] grey = new byte[width * height];
         IntStream.range(0, height).parallel().forEach(row -> {
             Random random = new Random(seed * 1_000_003 + row);
             double rolling = 1 + 0.12 * Math.sin(2 * Math.PI * (row / (0.6 * height) + seed * 0.37));
             for (int column = 0; column < width; column++) {
-                double sum = 0;
-                for (int i = 0; i < SAMPLES; i++) {
-                    for (int j = 0; j < SAMPLES; j++) {
-                        double across = column + 0.5 + REACH * ((i + 0.5) / SAMPLES - 0.5);
-                        double down = row + 0.5 + REACH * ((j + 0.5) / SAMPLES - 0.5);
-                        sum += shade(camera, lens.sight(new Lens.Pixel(across, down)));
-                    }
-                }
-                double shade = sum / (SAMPLES * SAMPLES) * rolling + NOISE * random.nextGaussian();
+                double sharp = even(once, row, column) ? once[row][column] : blurred(camera, row, column);
+                double shade = sharp * rolling + NOISE * random.nextGaussian();
                 grey[row * width + column] = (byte) Math.clamp(Math.round(shade), 0, 255);
             }
         });
         return new GreyPicture(width, height, grey);
+    }
+
+    /** Whether nothing changes round a pixel: then one ray of it is as good as many. */
+    private boolean even(float[][] once, int row, int column) {
+        float c = once[row][column];
+        for (int y = Math.max(0, row - 1); y <= Math.min(height - 1, row + 1); y++) {
+            for (int x = Math.max(0, column - 1); x <= Math.min(width - 1, column + 1); x++) {
+                if (Math.abs(once[y][x] - c) > 1) {
+                    return false;
+                }
+            }
+        }
+        return true;
+    }
+
+    private double blurred(Frame camera, int row, int column) {
+        double sum = 0;
+        for (int i = 0; i < SAMPLES; i++) {
+            for (int j = 0; j < SAMPLES; j++) {
+                double across = column + 0.5 + REACH * ((i + 0.5) / SAMPLES - 0.5);
+                double down = row + 0.5 + REACH * ((j + 0.5) / SAMPLES - 0.5);
+                sum += shade(camera, lens.sight(new Lens.Pixel(across, down)));
+            }
+        }
+        return sum / (SAMPLES * SAMPLES);
     }
 
     private double shade(Frame camera, Vector sight) {

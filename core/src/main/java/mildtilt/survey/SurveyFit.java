@@ -405,18 +405,26 @@ public final class SurveyFit {
                         .filter(this::counts)
                         .mapToInt(Reading::figures)
                         .sum();
-                boolean seen = p.readings().stream().anyMatch(Sighted.class::isInstance);
-                open.put(
-                        p.id(),
-                        seen && read >= 3
-                                ? "Its photographs hang together, but nothing ties them to the vehicle yet: say where the sheet lies, or give three of the points in them readings of other kinds."
-                                : read < 3
-                                        ? "Its readings settle " + read + (read == 1 ? " figure" : " figures")
-                                                + " of three: measure it once more, from elsewhere."
-                                        : "Its readings leave it free to move: they are all from one line or one plane. Measure it from somewhere else.");
+                open.put(p.id(), whyOpen(p, read));
             }
         }
         return open;
+    }
+
+    /** @param read how many figures its readings settle */
+    private static String whyOpen(SurveyPoint p, int read) {
+        boolean seen = p.readings().stream().anyMatch(Sighted.class::isInstance);
+        if (seen && read >= 3) {
+            return "Its photographs hang together, but nothing ties them to the vehicle yet: say where the sheet lies, "
+                    + "or give three of the points in them readings of other kinds.";
+        }
+        if (seen && read == 2) {
+            return "It is seen in one photograph: press it in another that was taken from elsewhere.";
+        }
+        return read < 3
+                ? "Its readings settle " + read + (read == 1 ? " figure" : " figures")
+                        + " of three: measure it once more, from elsewhere."
+                : "Its readings leave it free to move: they are all from one line or one plane. Measure it from somewhere else.";
     }
 
     private Surveyed checks(double[] x, Held held, Map<Id, String> open, Survey survey) {

@@ -33,6 +33,9 @@ public record Surveyed(
     /** More than this many of its own ± off is more than chance. */
     public static final double SUSPECT = 3;
 
+    /** The same of a place in a photograph: there are hundreds of them, and one or two over three are chance. */
+    public static final double SUSPECT_SIGHT = 4;
+
     /** @param sdX ± of x, mm, one standard deviation, and so on */
     public record Place(Point at, double sdX, double sdY, double sdZ) {
 
@@ -68,7 +71,7 @@ public record Surveyed(
         public static final int OF_SHEET = -1;
 
         public boolean suspect() {
-            return checked && times > SUSPECT;
+            return checked && times > (reading instanceof Reading.Sighted ? SUSPECT_SIGHT : SUSPECT);
         }
     }
 

@@ -1,6 +1,7 @@
 package mildtilt.survey;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
@@ -140,14 +141,114 @@ class PhotographFitTest {
         }
         for (int i = 0; i < POINTS.size(); i++) {
             double all = Math.sqrt(square[3 * i] + square[3 * i + 1] + square[3 * i + 2]);
-            System.out.println(i + " " + all);
             assertThat(all).as("point %d, mm", i).isLessThan(1.5);
             for (int k = 0; k < 3; k++) {
-                System.out.println(Math.sqrt(square[3 * i + k]) + " " + told[3 * i + k]);
                 assertThat(told[3 * i + k] / Math.sqrt(square[3 * i + k]))
                         .as("told ± to scatter, point %d along %d", i, k)
                         .isBetween(0.6, 1.6);
             }
         }
+    }
+
+    @Test
+    void theSheetsScaleIsTheBarsAndATapeBettersIt() {
+        // Printed 2 % too small: with the bar read, everything is as large as it is.
+        PlacedSheet small = laid(0.01, 0.001).withBar(0.98 * TargetSheet.BAR).withBarSpread(0.5);
+        Survey s = survey(new Random(3), 0.2, 0.1, small);
+        Surveyed byBar = fit(s);
+        double truth = POINTS.get(1).distanceTo(POINTS.get(5));
+        assertThat(at(byBar, 1).distanceTo(at(byBar, 5))).isCloseTo(truth, within(0.8));
+        Survey unread = s.withSheet(small.withBar(TargetSheet.BAR).withBarSpread(0.5));
+        assertThat(at(fit(unread), 1).distanceTo(at(fit(unread), 5)) / truth).isCloseTo(1 / 0.98, within(0.002));
+        Survey taped = s.edit(point(1), p -> p.with(new Reading.Tape(point(5), truth, 0.3)));
+        double before = byBar.places().get(point(1)).sd();
+        assertThat(fit(taped).places().get(point(1)).sd()).isLessThan(before);
+    }
+
+    @Test
+    void aPlacePressedWrongIsNamedAndSoIsAWrongMark() {
+        Survey s = survey(new Random(4), 1, MarkSeen.SPREAD, laid(0.01, 0.001));
+        assertThat(fit(s).worst()).isEmpty();
+        Survey wrong = s.edit(point(2), p -> {
+            Sighted at = (Sighted) p.readings().get(3);
+            return p.with(3, new Sighted(at.photograph(), at.across() + 40, at.down() - 25, 1));
+        });
+        Surveyed.ReadingCheck worst = fit(wrong).worst().orElseThrow();
+        assertThat(worst.point()).isEqualTo(point(2));
+        assertThat(worst.index()).isEqualTo(3);
+        Survey mark = s.editPhotograph(photo(1), p -> {
+            List<MarkSeen> marks = new ArrayList<>(p.marks());
+            MarkSeen m = marks.get(6);
+            marks.set(6, new MarkSeen(m.mark(), m.across() + 6, m.down()));
+            return p.withMarks(marks);
+        });
+        Surveyed.ReadingCheck off = fit(mark).worst().orElseThrow();
+        assertThat(off.point()).isEqualTo(PlacedSheet.mark(7));
+        assertThat(((Sighted) off.reading()).photograph()).isEqualTo(photo(1));
+        assertThat(off.misread()).isCloseTo(6, within(1.5));
+    }
+
+    @Test
+    void whereTheSheetWasNotLaidThreePointsMeasuredOtherwiseTieThePhotographs() {
+        Survey s = survey(new Random(5), 0.3, 0.1, new PlacedSheet(TargetSheet.BAR, 0.05, Optional.empty()));
+        Surveyed adrift = fit(s);
+        assertThat(adrift.open()).hasSize(POINTS.size());
+        assertThat(adrift.open().get(point(0))).contains("nothing ties them to the vehicle");
+        for (int i : new int[] {1, 3, 5}) {
+            Point p = POINTS.get(i);
+            s = s.edit(
+                    point(i), q -> q.with(new Reading.Plumb(p.x(), p.y(), 0.1)).with(new Reading.Height(p.z(), 0.1)));
+        }
+        Surveyed tied = fit(s);
+        assertThat(tied.open()).isEmpty();
+        for (int i = 0; i < POINTS.size(); i++) {
+            assertThat(at(tied, i).distanceTo(POINTS.get(i))).isLessThan(1.5);
+        }
+    }
+
+    @Test
+    void aPhotographWithoutTheSheetIsPlacedByThePointsInIt() {
+        Survey s = survey(new Random(6), 0.3, 0.1, laid(0.01, 0.001));
+        Survey bare = s.editPhotograph(photo(4), p -> p.withMarks(List.of()));
+        Surveyed.PhotoPlace place = fit(bare).photographs().stream()
+                .filter(p -> p.photograph().equals(photo(4)))
+                .findFirst()
+                .orElseThrow();
+        assertThat(place.camera().orElseThrow().origin().distanceTo(STANDS.get(4)))
+                .isLessThan(15);
+        // With one point fewer than six it can't be, and that is said; the rest stands.
+        Survey few = bare.edit(
+                point(0), p -> new SurveyPoint(p.id(), p.name(), p.readings().subList(0, 4)));
+        Surveyed without = fit(few);
+        assertThat(without.photographs())
+                .filteredOn(p -> p.camera().isEmpty())
+                .singleElement()
+                .satisfies(p -> assertThat(p.why()).contains("0 marks").contains("six points"));
+        assertThat(without.places()).hasSize(POINTS.size());
+    }
+
+    @Test
+    void aPhonesOwnFaultFallsOutOfASlopeReadTwice() {
+        Point low = new Point(0, 0, 300);
+        double down = -Math.toDegrees(Math.atan2(200, 400));
+        Survey s = Survey.of(
+                List.of(
+                        new SurveyPoint(
+                                point(0), "low", List.of(new Reading.Plumb(0, 0, 0.1), new Reading.Height(300, 0.1))),
+                        new SurveyPoint(
+                                point(1),
+                                "high",
+                                List.of(
+                                        new Reading.Plumb(400, 0, 0.1),
+                                        new Reading.PhoneSlope(point(0), down + 1.3, -down + 1.3, 0.1)))),
+                StatedUncertainty.USUAL);
+        Surveyed f = fit(s);
+        assertThat(at(f, 1).distanceTo(new Point(400, 0, 500))).isLessThan(1e-3);
+        assertThat(at(f, 0).distanceTo(low)).isLessThan(1e-6);
+        // 0.1° read twice is 0.1/√2 of a degree, and at 500 mm² of slope over 400 that many mm up.
+        double told = f.places().get(point(1)).sdZ();
+        double up = Math.toRadians(0.1 / Math.sqrt(2)) * (400 * 400 + 200 * 200) / 400;
+        assertThat(told).isCloseTo(Math.sqrt(up * up + 0.1 * 0.1 + 2 * Math.pow(0.1 * 0.5, 2)), within(0.01));
+        assertThatThrownBy(() -> new Reading.PhoneSlope(point(0), 20, 20, 0.1)).hasMessageContaining("Was it turned");
     }
 }

@@ -107,7 +107,9 @@ public final class Workbench implements AutoCloseable {
         compared.addListener((_, _, _) -> requestAnalysis());
         catalogue.addListener((_, _, _) -> requestAnalysis());
         stage.addListener((_, _, now) -> {
-            if (now == WorkStage.SURVEY && !sideTab.get().belongsTo(now)) {
+            if (now == WorkStage.SURVEY
+                    && sideTab.get() != SideTab.UNCERTAINTY
+                    && sideTab.get() != SideTab.PHOTOGRAPHS) {
                 sideTab.set(SideTab.READINGS);
             } else if (!sideTab.get().belongsTo(now)) {
                 sideTab.set(SideTab.FINDINGS);

@@ -21,6 +21,7 @@ import mildtilt.column.Column;
 import mildtilt.geometry.Frame;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
+import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.id.Id;
 import mildtilt.io.SafeFiles;
@@ -33,16 +34,17 @@ import mildtilt.photograph.Lens;
 import mildtilt.photograph.PracticeScene;
 import mildtilt.photograph.PracticeScene.Thing;
 import mildtilt.photograph.TargetSheet;
+import mildtilt.suspension.CornerPoint;
 
 /**
- * Photographs to practise on, drawn of a job's column: bars for its shafts, a ball at its wheel's hub, at every joint
- * and at the gear's input, the printed sheet on the floor, and marks stuck about it; with the truth of every point
- * beside them. Where the points are is what the job says; nothing else of it is drawn.
+ * Photographs to practise on, drawn of a job's column: bars for its shafts, a ball at its wheel's hub, at every joint,
+ * at the gear and its input and at the left steering arm's end, the printed sheet on the floor, and marks stuck about
+ * it; with the truth of every point beside them. Where the points are is what the job says; nothing else of it is drawn.
  */
 public final class PracticeSet {
 
     private static final int STANDS = 5;
-    private static final double FROM = 1500;
+    private static final double FROM = 1600;
     private static final double BALL = 24;
     private static final double BAR = 13;
     /** A phone's lens, as it writes it into its pictures, and how far its true one is from that. */
@@ -67,7 +69,7 @@ public final class PracticeSet {
                 .orElseThrow(() -> new ImpossibleGeometryException("The job has no column yet to draw pictures of."));
         Names called = Names.of(job);
         for (PointId p : JobPoints.of(job)) {
-            if (p instanceof PointId.Hub || p instanceof PointId.GearInput || p instanceof PointId.JointCentre) {
+            if (shown(p)) {
                 Id id = JobPoints.id(job, p);
                 balls.put(id, JobPoints.position(job, p));
                 names.put(id, called.apply(id));
@@ -88,6 +90,7 @@ public final class PracticeSet {
             things.add(new PracticeScene.Bar(line.get(i), line.get(i + 1), BAR, 150));
         }
         balls.values().forEach(p -> things.add(new PracticeScene.Ball(p, BALL, 225)));
+        Point look = new Point((middle.x() + sheetAt.x()) / 2, (middle.y() + sheetAt.y()) / 2, 0.7 * middle.z());
         int mark = TargetSheet.ON_SHEET;
         for (Point p : List.of(
                 new Point(end.x() + 150, end.y() - 350, 260),
@@ -96,16 +99,30 @@ public final class PracticeSet {
                 new Point(middle.x() - 300, middle.y() - 450, 350))) {
             mark++;
             marks.put(mark, p);
-            things.add(PracticeScene.Sheet.single(mark, new Frame(p, Vector.Y.negated(), Vector.X, Vector.Z)));
+            things.add(PracticeScene.Sheet.single(mark, facing(p, new Point(look.x(), look.y() - FROM, FROM))));
         }
         scene = new PracticeScene(things, lens, width, height);
-        Point look = new Point((middle.x() + sheetAt.x()) / 2, (middle.y() + sheetAt.y()) / 2, middle.z() / 2);
         for (int n = 0; n < STANDS; n++) {
             double t = Math.toRadians(-100 - 55 + 110.0 * n / (STANDS - 1) + 50);
             double up = 1150 + 200 * (n % 2);
             cameras.add(PracticeScene.looking(
                     new Point(look.x() + FROM * Math.cos(t), look.y() + FROM * Math.sin(t), up), look));
         }
+    }
+
+    /** A small sheet's frame, turned toward a place. */
+    private static Frame facing(Point at, Point toward) {
+        Vector out = toward.minus(at).direction().vector();
+        Vector right = Vector.Z.cross(out).direction().vector();
+        return new Frame(at, right, out.cross(right), out);
+    }
+
+    private static boolean shown(PointId p) {
+        return switch (p) {
+            case PointId.Hub _, PointId.JointCentre _, PointId.GearInput _, PointId.GearCentre _ -> true;
+            case PointId.OnCorner c -> c.side() == Side.LEFT && c.which() == CornerPoint.TIE_ROD_POINT;
+            default -> false;
+        };
     }
 
     /** Every ball's middle, by the id of the point of the job. */

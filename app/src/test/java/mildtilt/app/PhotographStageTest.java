@@ -1,0 +1,163 @@
+package mildtilt.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.application.Platform;
+import javafx.geometry.Bounds;
+import javafx.scene.control.ButtonBar.ButtonData;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.stage.Stage;
+import mildtilt.app.survey.PhotographView;
+import mildtilt.app.workbench.SideTab;
+import mildtilt.app.workbench.WorkStage;
+import mildtilt.geometry.Point;
+import mildtilt.id.Id;
+import mildtilt.io.jobfile.DemoJob;
+import mildtilt.io.jobfile.JobFile;
+import mildtilt.io.picture.PracticeSet;
+import mildtilt.job.Job;
+import mildtilt.job.JobPoints;
+import mildtilt.photograph.Lens;
+import mildtilt.survey.Reading.Sighted;
+import mildtilt.survey.Survey;
+import mildtilt.survey.Surveyed;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+
+/** Measuring with a phone, from an empty survey to points with their ±: the sheet, five pictures, six points. */
+@ExtendWith(ApplicationExtension.class)
+class PhotographStageTest {
+
+    private static final int WIDTH = 2000;
+    private static final int HEIGHT = 1500;
+
+    private AppWindow app;
+    private Path folder;
+
+    @Start
+    void start(Stage stage) throws Exception {
+        folder = AppWindow.temporary();
+        app = new AppWindow(stage, DemoJob.MARSH_CARRIER.job(), folder);
+        Job job = DemoJob.MARSH_CARRIER.job().withSurvey(Survey.NONE);
+        Path file = folder.resolve("carrier.tilt");
+        JobFile.save(file, job);
+        app.shell.documents().openInstead(stage, file);
+        app.bench.stageProperty().set(WorkStage.SURVEY);
+        app.bench.sideTabProperty().set(SideTab.PHOTOGRAPHS);
+    }
+
+    @AfterEach
+    void close(FxRobot robot) {
+        robot.interact(app::close);
+    }
+
+    private boolean says(FxRobot robot, String text) {
+        return AppWindow.says(robot, "#photographs-pane", text);
+    }
+
+    private Survey survey() {
+        return app.bench.job().survey();
+    }
+
+    @Test
+    void sixPointsPressedInFivePicturesStandInTheSurvey(FxRobot robot) throws Exception {
+        app.chosen = folder.resolve("sheet.pdf");
+        AppWindow.press(robot, "#photos-sheet");
+        AppWindow.until(() -> Files.exists(app.chosen));
+        PracticeSet set = new PracticeSet(app.bench.job(), WIDTH, HEIGHT);
+        app.several = set.write(folder.resolve("phone")).stream()
+                .filter(p -> p.toString().endsWith(".jpg"))
+                .toList();
+        AppWindow.press(robot, "#photos-add");
+        AppWindow.until(() -> survey().photographs().size() == set.count());
+        assertThat(survey().photographs()).allMatch(p -> Files.exists(folder.resolve(p.file())));
+        AppWindow.press(robot, "#photos-laid");
+        AppWindow.type(robot, "#photos-laid-x", Double.toString(set.sheetAt().x()));
+        AppWindow.type(robot, "#photos-laid-y", Double.toString(set.sheetAt().y()));
+        AppWindow.type(robot, "#photos-laid-spread-deg", "0.1");
+        List<Map.Entry<Id, Point>> balls = List.copyOf(set.balls().entrySet());
+        assertThat(balls).hasSize(6);
+        for (int n = 0; n < set.count(); n++) {
+            Id photo = Id.Kind.PHOTO.number(n + 1);
+            AppWindow.press(robot, "#photo-show-" + photo.text());
+            for (Map.Entry<Id, Point> ball : balls) {
+                choose(robot, ball.getKey());
+                press(robot, set.drawn(n, ball.getValue()));
+                AppWindow.until(() -> sight(ball.getKey(), photo).isPresent());
+            }
+        }
+        AppWindow.until(() -> says(robot, "x "));
+        Surveyed s = JobPoints.surveyed(app.bench.job());
+        for (Map.Entry<Id, Point> ball : balls) {
+            Surveyed.Place p = s.places().get(ball.getKey());
+            assertThat(p).as("%s", ball.getKey()).isNotNull();
+            // A screen's pixel is two or three of the picture's, and one of those is 2 mm here.
+            assertThat(p.at().distanceTo(ball.getValue())).isLessThan(12);
+        }
+        // The place of the chosen point goes to the plan.
+        Id last = balls.getLast().getKey();
+        AppWindow.press(robot, "#photos-put");
+        Point put = JobPoints.position(
+                app.bench.job(), JobPoints.byId(app.bench.job()).get(last));
+        assertThat(put.distanceTo(s.places().get(last).at())).isLessThan(1e-6);
+        // Arrows move a place finely; one taken off is gone.
+        Id photo = Id.Kind.PHOTO.number(set.count());
+        Sighted before = sight(last, photo).orElseThrow();
+        robot.interact(() -> view(robot).requestFocus());
+        robot.type(KeyCode.RIGHT);
+        AppWindow.until(() -> sight(last, photo).orElseThrow().across() == before.across() + 0.25);
+        AppWindow.press(robot, "#photos-unpress-" + photo.text());
+        assertThat(sight(last, photo)).isEmpty();
+        AppWindow.press(robot, "#photo-drop-photo-1");
+        AppWindow.until(() -> survey().photographs().size() == set.count() - 1);
+        // What is no photograph is said, and nothing changes.
+        Job kept = app.bench.job();
+        app.several = List.of(app.chosen);
+        Platform.runLater(
+                () -> robot.lookup("#photos-add").queryAs(ButtonBase.class).fire());
+        AppWindow.until(() -> robot.lookup("#problem-text").tryQuery().isPresent());
+        assertThat(app.text(robot, "#problem-text")).contains("sheet.pdf: it is no photograph");
+        AppWindow.answer(robot, ButtonData.OK_DONE);
+        assertThat(app.bench.job()).isSameAs(kept);
+    }
+
+    private Optional<Sighted> sight(Id point, Id photo) {
+        return survey().point(point).flatMap(p -> p.readings().stream()
+                .filter(Sighted.class::isInstance)
+                .map(Sighted.class::cast)
+                .filter(s -> s.photograph().equals(photo))
+                .findFirst());
+    }
+
+    @SuppressWarnings("unchecked")
+    private static void choose(FxRobot robot, Id id) {
+        robot.interact(
+                () -> robot.lookup("#photos-point").queryAs(ChoiceBox.class).setValue(id));
+    }
+
+    private static PhotographView view(FxRobot robot) {
+        return robot.lookup("#photograph-view").queryAs(PhotographView.class);
+    }
+
+    /** Presses a place of a picture that is shown whole. */
+    private static void press(FxRobot robot, Lens.Pixel at) {
+        Bounds b = AppWindow.onFx(() -> view(robot).localToScreen(view(robot).getLayoutBounds()));
+        double scale = Math.min(b.getWidth() / WIDTH, b.getHeight() / HEIGHT);
+        double left = b.getMinX() + (b.getWidth() - WIDTH * scale) / 2;
+        double top = b.getMinY() + (b.getHeight() - HEIGHT * scale) / 2;
+        robot.moveTo(left + scale * at.across(), top + scale * at.down());
+        robot.press(MouseButton.PRIMARY).release(MouseButton.PRIMARY);
+    }
+}
