@@ -87,6 +87,7 @@ import picocli.CommandLine.Parameters;
             Main.Completion.class,
             Main.CheckScan.class,
             Main.Make.class,
+            ModelCommand.class,
             PhotographCommands.Sheet.class,
             PhotographCommands.Add.class,
             PhotographCommands.Practice.class,

@@ -26,6 +26,12 @@ public final class MakeStagePane extends HBox {
 
         void checkSheets();
 
+        /** The steering where the hands are, as a model for other programs. */
+        void model();
+
+        /** The steering from lock to lock, as a model that moves. */
+        void movingModel();
+
         void everything();
     }
 

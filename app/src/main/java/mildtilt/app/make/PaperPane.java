@@ -75,6 +75,8 @@ final class PaperPane extends VBox {
                 button("Save the card…", "save-job-card", saving::jobCard),
                 button("Save the book…", "save-job-book", saving::jobBook),
                 button("Save tables and curves as CSV…", "save-csv", saving::csv),
+                button("Save a 3-D model…", "save-model", saving::model),
+                button("Save it moving, for a phone…", "save-moving-model", saving::movingModel),
                 button("Save everything into a folder…", "save-everything", saving::everything));
         HBox top = new HBox(8, card, book, back, on, hint);
         top.setAlignment(Pos.CENTER_LEFT);

@@ -25,6 +25,8 @@ public interface FilePrompt {
         CATALOGUE("Mild Tilt catalogues", ".json"),
         POINTS("CSV", ".csv"),
         PICTURE("PNG", ".png"),
+        MODEL("3-D models: GLB, OBJ or STL", ".glb", ".obj", ".stl"),
+        MOVING_MODEL("GLB", ".glb"),
         PHOTO("Photos", ".jpg", ".jpeg", ".png"),
         READINGS("Readings", ".txt", ".log", ".csv"),
         SCAN("Scans: STL or OBJ", ".stl", ".obj");

@@ -15,7 +15,9 @@ import mildtilt.app.shell.Documents.Put;
 import mildtilt.app.shell.FilePrompt.Kind;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.catalogue.Catalogue;
+import mildtilt.drawing.VehicleModel;
 import mildtilt.io.SafeFiles;
+import mildtilt.io.cad.ModelFile;
 import mildtilt.io.csv.CsvFiles;
 import mildtilt.io.papers.PapersFiles;
 import mildtilt.io.papers.TrialFiles;
@@ -28,6 +30,7 @@ import mildtilt.job.BuiltVehicle;
 import mildtilt.job.Job;
 import mildtilt.report.Papers;
 import mildtilt.steer.position.Grid;
+import mildtilt.steer.position.SteeringInput;
 import mildtilt.units.LengthUnit;
 
 /** Asks where to, and writes what goes to the bench, of the job as it stands then. */
@@ -151,6 +154,28 @@ public final class PaperSaving implements MakeStagePane.Saving {
                 .ifPresent(p -> put.accept(() -> {
                     int n = PapersFiles.templates(papers(now), now.unit, p).size();
                     return n == 0 ? "There is no template to save yet." : description(n, "template files", p);
+                }));
+    }
+
+    @Override
+    public void model() {
+        Job job = bench.job();
+        SteeringInput hands = bench.steeringInput();
+        prompt.save(owner, "Save a 3-D model", Kind.MODEL, suggested())
+                .ifPresent(p -> put.accept(() -> {
+                    SafeFiles.replace(
+                            p, ModelFile.write(String.valueOf(p.getFileName()), new VehicleModel(job).at(hands)));
+                    return "The model is in " + p.getFileName() + ", at the position on screen.";
+                }));
+    }
+
+    @Override
+    public void movingModel() {
+        Job job = bench.job();
+        prompt.save(owner, "Save the steering from lock to lock", Kind.MOVING_MODEL, suggested() + "-moving")
+                .ifPresent(p -> put.accept(() -> {
+                    SafeFiles.replace(p, ModelFile.moving(new VehicleModel(job).lockToLock()));
+                    return "The steering from lock to lock is in " + p.getFileName() + ".";
                 }));
     }
 

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Predicate;
-import java.util.stream.IntStream;
 import javafx.geometry.Point3D;
 import javafx.scene.Node;
 import javafx.scene.paint.Color;
@@ -25,6 +24,7 @@ import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Vector;
 import mildtilt.job.Element;
 import mildtilt.solid.Convex;
+import mildtilt.solid.Facets;
 import mildtilt.solid.Solid;
 
 /**
@@ -43,15 +43,11 @@ final class Solids {
     private static final double EDGE = 0.004;
 
     private static final int EDGE_ROUND = 4;
-    private static final int[][] BOX_FACES = {
-        {0, 1, 3, 2}, {4, 6, 7, 5}, {0, 4, 5, 1}, {2, 3, 7, 6}, {0, 2, 6, 4}, {1, 5, 7, 3}
-    };
-
     private final Function<ColorToken, Color> ink;
     private final Optional<Element> selected;
     private final Predicate<Element> about;
     private final boolean coarse;
-    private final SolidMesh edges = new SolidMesh();
+    private final Facets edges = new Facets();
     private final List<Node> opaque = new ArrayList<>();
     private final List<Node> glass = new ArrayList<>();
 
@@ -77,11 +73,11 @@ final class Solids {
             }
         }
         for (Yokes.Yoke y : yokes) {
-            SolidMesh forks = new SolidMesh();
+            Facets forks = new Facets();
             y.wheelSide().forEach(c -> convex(c, forks));
             y.gearSide().forEach(c -> convex(c, forks));
             add(y.joint(), forks, material(y.joint(), ink.apply(ColorToken.YOKE)), opaque);
-            SolidMesh cross = new SolidMesh();
+            Facets cross = new Facets();
             y.cross().forEach(c -> convex(c, cross));
             add(y.joint(), cross, material(y.joint(), ink.apply(ColorToken.TRAIN)), opaque);
         }
@@ -92,7 +88,7 @@ final class Solids {
 
     /** Round bars from point to point, of a route that is looked at. */
     void route(List<Point> points) {
-        SolidMesh mesh = new SolidMesh();
+        Facets mesh = new Facets();
         for (int i = 1; i < points.size(); i++) {
             mesh.bar(points.get(i - 1), points.get(i), 8, round(8), true);
         }
@@ -124,7 +120,7 @@ final class Solids {
         List<Node> into = through ? glass : opaque;
         switch (p.solid()) {
             case Solid.Parts parts -> {
-                SolidMesh mesh = new SolidMesh();
+                Facets mesh = new Facets();
                 parts.parts().forEach(c -> convex(c, mesh));
                 add(p.element(), mesh, m, into);
             }
@@ -160,31 +156,10 @@ final class Solids {
         return coarse ? COARSE_ROUND : (int) Math.clamp(8 + radius / 6, 10, ROUND);
     }
 
-    private void convex(Convex c, SolidMesh into) {
-        List<Point> core = c.core();
-        if (c.isBar()) {
-            into.bar(core.getFirst(), core.getLast(), c.rounding(), round(c.rounding()), false);
-            into.ball(core.getFirst(), c.rounding(), round(c.rounding()));
-            into.ball(core.getLast(), c.rounding(), round(c.rounding()));
-        } else if (c.isCylinder()) {
-            Vector end = core.getLast().minus(core.getFirst());
-            Vector over = end.norm() < 1e-9 ? end : end.direction().times(c.rounding());
-            into.bar(
-                    core.getFirst().plus(over.negated()),
-                    core.getLast().plus(over),
-                    c.radius(),
-                    round(c.radius()),
-                    true);
-        } else if (core.size() == 1) {
-            into.ball(core.getFirst(), c.rounding(), round(c.rounding()));
-        } else if (core.size() == 8) {
-            Point middle = core.getFirst().midwayTo(core.getLast());
-            for (int[] f : BOX_FACES) {
-                into.flat(IntStream.of(f).mapToObj(core::get).toList(), middle);
-            }
-            edges(core);
-        } else if (core.size() % 2 == 0) {
-            plate(core, into);
+    private void convex(Convex c, Facets into) {
+        into.add(c, this::round);
+        if (!c.isBar() && !c.isCylinder() && c.core().size() == 8) {
+            edges(c.core());
         }
     }
 
@@ -201,28 +176,15 @@ final class Solids {
         }
     }
 
-    /** Two sides whose corners lie beside each other in pairs. */
-    private static void plate(List<Point> core, SolidMesh into) {
-        int n = core.size() / 2;
-        Point middle = core.getFirst().midwayTo(core.get(2 * (n / 2) + 1));
-        into.flat(IntStream.range(0, n).mapToObj(i -> core.get(2 * i)).toList(), middle);
-        into.flat(IntStream.range(0, n).mapToObj(i -> core.get(2 * i + 1)).toList(), middle);
-        for (int i = 0; i < n; i++) {
-            int next = (i + 1) % n;
-            into.flat(
-                    List.of(core.get(2 * i), core.get(2 * i + 1), core.get(2 * next + 1), core.get(2 * next)), middle);
-        }
-    }
-
-    private static void add(Element e, SolidMesh mesh, PhongMaterial m, List<Node> into) {
+    private static void add(Element e, Facets mesh, PhongMaterial m, List<Node> into) {
         add(mesh, m, into).ifPresent(v -> v.setUserData(e));
     }
 
-    private static Optional<MeshView> add(SolidMesh mesh, PhongMaterial m, List<Node> into) {
+    private static Optional<MeshView> add(Facets mesh, PhongMaterial m, List<Node> into) {
         if (mesh.isEmpty()) {
             return Optional.empty();
         }
-        MeshView view = new MeshView(mesh.mesh());
+        MeshView view = new MeshView(SolidMesh.of(mesh));
         view.setCullFace(CullFace.NONE);
         view.setMaterial(m);
         into.add(view);
