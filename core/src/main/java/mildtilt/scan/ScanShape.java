@@ -1,0 +1,62 @@
+package mildtilt.scan;
+
+import mildtilt.geometry.Direction;
+import mildtilt.geometry.Point;
+
+/**
+ * Something regular that was fitted to a scan about a place on it, in the scan's own axes, mm. Every ± is one standard
+ * deviation, from the scatter about the fit.
+ */
+public sealed interface ScanShape {
+
+    /** How far the scan scatters about it, mm. */
+    double scatter();
+
+    /** How many corners of the scan it was fitted to. */
+    int corners();
+
+    /**
+     * A tube or a round bar.
+     *
+     * @param from and to its axis, where the scan of it ends
+     * @param spread ± of the axis, mm
+     * @param spreadDeg ± of its direction
+     * @param diameterSpread ± mm
+     */
+    record Tube(
+            Point from,
+            Point to,
+            double diameter,
+            double spread,
+            double spreadDeg,
+            double diameterSpread,
+            double scatter,
+            int corners)
+            implements ScanShape {}
+
+    /** A ball, or a part of one. @param spread ± of its centre, mm */
+    record Ball(Point centre, double diameter, double spread, double diameterSpread, double scatter, int corners)
+            implements ScanShape {}
+
+    /**
+     * A flat.
+     *
+     * @param middle of what was scanned of it
+     * @param out square to it, out of the metal where the scan's triangles are turned so
+     * @param spread ± along that, mm
+     * @param spreadDeg ± of it
+     */
+    record Flat(Point middle, Direction out, double spread, double spreadDeg, double scatter, int corners)
+            implements ScanShape {}
+
+    /** A round hole in a flat. @param spread ± of its centre, mm; @param axis square to the flat */
+    record Hole(
+            Point centre,
+            Direction axis,
+            double diameter,
+            double spread,
+            double diameterSpread,
+            double scatter,
+            int corners)
+            implements ScanShape {}
+}
