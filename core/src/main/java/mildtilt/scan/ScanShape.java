@@ -2,12 +2,16 @@ package mildtilt.scan;
 
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
+import mildtilt.geometry.RigidMove;
 
 /**
  * Something regular that was fitted to a scan about a place on it, in the scan's own axes, mm. Every ± is one standard
  * deviation, from the scatter about the fit.
  */
 public sealed interface ScanShape {
+
+    /** The same carried elsewhere with the scan. */
+    ScanShape moved(RigidMove by);
 
     /** How far the scan scatters about it, mm. */
     double scatter();
@@ -32,11 +36,22 @@ public sealed interface ScanShape {
             double diameterSpread,
             double scatter,
             int corners)
-            implements ScanShape {}
+            implements ScanShape {
+        @Override
+        public Tube moved(RigidMove by) {
+            return new Tube(
+                    by.moved(from), by.moved(to), diameter, spread, spreadDeg, diameterSpread, scatter, corners);
+        }
+    }
 
     /** A ball, or a part of one. @param spread ± of its centre, mm */
     record Ball(Point centre, double diameter, double spread, double diameterSpread, double scatter, int corners)
-            implements ScanShape {}
+            implements ScanShape {
+        @Override
+        public Ball moved(RigidMove by) {
+            return new Ball(by.moved(centre), diameter, spread, diameterSpread, scatter, corners);
+        }
+    }
 
     /**
      * A flat.
@@ -47,7 +62,12 @@ public sealed interface ScanShape {
      * @param spreadDeg ± of it
      */
     record Flat(Point middle, Direction out, double spread, double spreadDeg, double scatter, int corners)
-            implements ScanShape {}
+            implements ScanShape {
+        @Override
+        public Flat moved(RigidMove by) {
+            return new Flat(by.moved(middle), by.direction(out), spread, spreadDeg, scatter, corners);
+        }
+    }
 
     /** A round hole in a flat. @param spread ± of its centre, mm; @param axis square to the flat */
     record Hole(
@@ -58,5 +78,10 @@ public sealed interface ScanShape {
             double diameterSpread,
             double scatter,
             int corners)
-            implements ScanShape {}
+            implements ScanShape {
+        @Override
+        public Hole moved(RigidMove by) {
+            return new Hole(by.moved(centre), by.direction(axis), diameter, spread, diameterSpread, scatter, corners);
+        }
+    }
 }

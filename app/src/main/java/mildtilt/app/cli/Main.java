@@ -10,7 +10,6 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.Callable;
@@ -25,7 +24,6 @@ import mildtilt.catalogue.OwnParts;
 import mildtilt.describe.RangeCheck;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
-import mildtilt.io.FileUnit;
 import mildtilt.io.JobFileException;
 import mildtilt.io.SafeFiles;
 import mildtilt.io.csv.CsvFiles;
@@ -37,7 +35,6 @@ import mildtilt.io.jobfile.RulesFile;
 import mildtilt.io.json.AnalysisJson;
 import mildtilt.io.json.RouteJson;
 import mildtilt.io.papers.PapersFiles;
-import mildtilt.io.scan.ScanFile;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.parts.JobParts;
@@ -85,7 +82,7 @@ import picocli.CommandLine.Parameters;
             TableCommands.Trials.class,
             TableCommands.RunOut.class,
             Main.Completion.class,
-            Main.CheckScan.class,
+            ScanCommand.class,
             Main.Make.class,
             ModelCommand.class,
             PhotographCommands.Sheet.class,
@@ -617,40 +614,6 @@ public final class Main implements Callable<Integer> {
                 System.err.println("The papers could not be written into " + out + ": " + SafeFiles.reason(e));
             }
             return BAD_INPUT;
-        }
-    }
-
-    @Command(
-            name = "scan",
-            mixinStandardHelpOptions = true,
-            description = "Prints what a scan (STL or OBJ) contains: triangles, size in each unit, faults.")
-    static final class CheckScan implements Callable<Integer> {
-        @Parameters(paramLabel = "FILE", description = "an STL or OBJ file")
-        private Path file = Path.of("");
-
-        @Override
-        public Integer call() {
-            try {
-                ScanFile.Read read = ScanFile.read(file);
-                StringBuilder said =
-                        new StringBuilder(String.format(Locale.ROOT, "%s: %d triangles%n", read.file(), read.count()));
-                for (FileUnit u : FileUnit.values()) {
-                    double[] s = read.size();
-                    said.append(String.format(
-                            Locale.ROOT,
-                            "  if in %s: %.1f x %.1f x %.1f mm%n",
-                            u.label(),
-                            s[0] * u.mm(),
-                            s[1] * u.mm(),
-                            s[2] * u.mm()));
-                }
-                read.warnings().forEach(w -> said.append("  ").append(w).append(System.lineSeparator()));
-                print(said.toString());
-                return 0;
-            } catch (JobFileException e) {
-                System.err.println(e.getMessage());
-                return BAD_INPUT;
-            }
         }
     }
 }

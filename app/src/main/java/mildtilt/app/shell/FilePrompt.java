@@ -29,7 +29,7 @@ public interface FilePrompt {
         MOVING_MODEL("GLB", ".glb"),
         PHOTO("Photos", ".jpg", ".jpeg", ".png"),
         READINGS("Readings", ".txt", ".log", ".csv"),
-        SCAN("Scans: STL or OBJ", ".stl", ".obj");
+        SCAN("Scans: STL, OBJ, PLY or GLB", ".stl", ".obj", ".ply", ".glb", ".gltf");
 
         private final String label;
         private final String ending;

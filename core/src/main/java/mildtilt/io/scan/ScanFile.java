@@ -10,18 +10,18 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
-import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.io.FileUnit;
 import mildtilt.io.JobFileException;
 import mildtilt.io.SafeFiles;
 import mildtilt.solid.MeshFaults;
 import mildtilt.solid.TriangleMesh;
 
-/** Scans from STL, binary or text, and from OBJ. Neither says in which unit its numbers are. */
+/**
+ * Scans from STL and PLY, binary or text, from OBJ, and from glTF with all of it in one file. Only the last says in
+ * which unit its numbers are: metres.
+ */
 public final class ScanFile {
 
     private static final long LARGEST_BYTES = 400L << 20;
@@ -113,11 +113,13 @@ public final class ScanFile {
             if (size == 0) {
                 throw new JobFileException("it is empty.");
             }
-            Soup soup = new Soup();
-            if (name.toLowerCase(Locale.ROOT).endsWith(".obj")) {
-                obj(file, soup);
-            } else {
-                stl(file, size, soup);
+            TriangleSoup soup = new TriangleSoup();
+            String ending = name.toLowerCase(Locale.ROOT).replaceFirst("^.*\\.", "");
+            switch (ending) {
+                case "obj" -> obj(file, soup);
+                case "ply" -> PlyScan.read(file, soup);
+                case "glb", "gltf" -> GltfScan.read(file, soup);
+                default -> stl(file, size, soup);
             }
             return soup.joined(name);
         } catch (JobFileException e) {
@@ -130,66 +132,7 @@ public final class ScanFile {
         }
     }
 
-    /** Triangles as they come, three corners each. */
-    private static final class Soup {
-        private float[] numbers = new float[9000];
-        private int n;
-
-        void corner(float x, float y, float z) throws JobFileException {
-            if (!Float.isFinite(x) || !Float.isFinite(y) || !Float.isFinite(z)) {
-                throw new JobFileException(
-                        "triangle " + (n / 9 + 1) + " has a corner that is not a number. The file is damaged.");
-            }
-            if (n + 3 > numbers.length) {
-                if (n / 9 >= TriangleMesh.MOST_TRIANGLES) {
-                    throw new JobFileException(
-                            "it has more than " + TriangleMesh.MOST_TRIANGLES + " triangles. Thin the scan out first.");
-                }
-                numbers = Arrays.copyOf(numbers, 2 * numbers.length);
-            }
-            // Minus nought and nought are one place.
-            numbers[n++] = x + 0f;
-            numbers[n++] = y + 0f;
-            numbers[n++] = z + 0f;
-        }
-
-        private record Place(float x, float y, float z) {}
-
-        Read joined(String name) throws JobFileException {
-            if (n == 0) {
-                throw new JobFileException("there is no triangle in it.");
-            }
-            Map<Place, Integer> places = HashMap.newHashMap(n / 12);
-            float[] corners = new float[n];
-            int[] all = new int[n / 3];
-            for (int i = 0; i < all.length; i++) {
-                Place p = new Place(numbers[3 * i], numbers[3 * i + 1], numbers[3 * i + 2]);
-                Integer known = places.get(p);
-                if (known == null) {
-                    known = places.size();
-                    places.put(p, known);
-                    corners[3 * known] = p.x;
-                    corners[3 * known + 1] = p.y;
-                    corners[3 * known + 2] = p.z;
-                }
-                all[i] = known;
-            }
-            corners = Arrays.copyOf(corners, 3 * places.size());
-            MeshFaults faults = MeshFaults.of(corners, all);
-            int[] kept = MeshFaults.withArea(corners, all);
-            if (kept.length == 0) {
-                throw new JobFileException("none of its triangles has any area.");
-            }
-            try {
-                new TriangleMesh(corners, kept);
-            } catch (ImpossibleGeometryException e) {
-                throw new JobFileException(e.getMessage());
-            }
-            return new Read(name, corners, kept, faults);
-        }
-    }
-
-    private static void stl(Path file, long size, Soup to) throws IOException, JobFileException {
+    private static void stl(Path file, long size, TriangleSoup to) throws IOException, JobFileException {
         byte[] start = new byte[(int) Math.min(size, STL_HEAD)];
         try (var in = Files.newInputStream(file)) {
             in.readNBytes(start, 0, start.length);
@@ -240,7 +183,7 @@ public final class ScanFile {
         return true;
     }
 
-    private static void textStl(Path file, Soup to) throws IOException, JobFileException {
+    private static void textStl(Path file, TriangleSoup to) throws IOException, JobFileException {
         int line = 0;
         int corners = 0;
         boolean ended = false;
@@ -269,7 +212,7 @@ public final class ScanFile {
         }
     }
 
-    private static void obj(Path file, Soup to) throws IOException, JobFileException {
+    private static void obj(Path file, TriangleSoup to) throws IOException, JobFileException {
         List<float[]> corners = new ArrayList<>();
         int line = 0;
         try (BufferedReader in = Files.newBufferedReader(file, StandardCharsets.UTF_8)) {

@@ -108,7 +108,7 @@ class ModelFileTest {
     }
 
     @Test
-    void objAndStlHoldTheSameTriangles() throws Exception {
+    void ourOwnReaderOfScansTakesAllThree() throws Exception {
         List<Part> parts = new VehicleModel(JOB).at(new SteeringInput(120, 0, 0));
         Path obj = Files.write(folder.resolve("a.obj"), ModelFile.obj(parts));
         Path stl = Files.write(folder.resolve("a.stl"), ModelFile.stl(parts));
@@ -117,8 +117,12 @@ class ModelFileTest {
         int all = parts.stream().mapToInt(p -> p.skin().triangles().length / 3).sum();
         assertThat(fromStl.count()).isGreaterThan(1000).isLessThanOrEqualTo(all);
         assertThat(fromObj.count()).isGreaterThan(1000).isLessThanOrEqualTo(all);
+        ScanFile.Read fromGlb = ScanFile.read(Files.write(folder.resolve("a.glb"), ModelFile.glb(parts)));
+        assertThat(fromGlb.count()).isGreaterThan(1000).isLessThanOrEqualTo(all);
         double[][] box = box(parts);
         for (int k = 0; k < 3; k++) {
+            // glTF is in metres; its axes are turned back to the vehicle's.
+            assertThat(1000 * fromGlb.size()[k]).isCloseTo(box[1][k] - box[0][k], within(1e-3));
             assertThat(fromObj.size()[k]).isCloseTo(box[1][k] - box[0][k], within(1e-3));
             assertThat(fromStl.size()[k]).isCloseTo(box[1][k] - box[0][k], within(1e-3));
         }
