@@ -10,7 +10,9 @@ import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import mildtilt.app.cli.Main;
 import mildtilt.build.EndPart;
@@ -24,6 +26,7 @@ import mildtilt.io.jobfile.DemoJob;
 import mildtilt.io.jobfile.JobFile;
 import mildtilt.job.Job;
 import mildtilt.linkage.rods.Rod;
+import mildtilt.survey.Survey;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -357,6 +360,78 @@ class CommandLineTest {
         assertThat(run("fly").code).isEqualTo(2);
     }
 
+    @Test
+    void measuringWithAPhoneWorksFromTheCommandLine(@TempDir Path folder) throws Exception {
+        Path sheet = folder.resolve("sheet.pdf");
+        assertThat(run("target-sheet", sheet.toString(), "--paper", "LETTER").code)
+                .isZero();
+        assertThat(Files.size(sheet)).isGreaterThan(10_000);
+        Path pictures = folder.resolve("pictures");
+        assertThat(run("practice", pictures.toString(), "--width", "1600").out.lines())
+                .hasSize(6);
+        Path job = folder.resolve("job.tilt");
+        JobFile.save(job, DemoJob.MARSH_CARRIER.job().withSurvey(Survey.NONE));
+        Path with = folder.resolve("with.tilt");
+        List<String> args = new ArrayList<>(List.of("photographs", job.toString()));
+        for (int n = 1; n <= 5; n++) {
+            args.add(pictures.resolve("practice-" + n + ".jpg").toString());
+        }
+        args.addAll(List.of("--out", with.toString(), "--laid=-300,-100,0,0", "--bar", "239.5", "--json"));
+        Said said = run(args.toArray(String[]::new));
+        assertThat(said.code).isZero();
+        assertThat(said.err).contains("practice-1.jpg: ").contains(" marks found.");
+        JsonNode tables = new ObjectMapper().readTree(said.out);
+        assertThat(tables.findValuesAsText("photograph")).hasSize(5);
+        Survey survey = JobFile.open(with).survey();
+        assertThat(survey.photographs()).hasSize(5).allMatch(p -> Files.exists(folder.resolve(p.file())));
+        assertThat(survey.sheet().bar()).isEqualTo(239.5);
+    }
+
+    @Test
+    void aScanIsMeasuredInTheVehiclesAxes(@TempDir Path folder) throws Exception {
+        // A tube of 40 mm in cm, lying along the scan's z; on the vehicle it runs forward from 100, 200, 300.
+        StringBuilder obj = new StringBuilder();
+        int round = 24;
+        int rows = 40;
+        for (int i = 0; i < rows; i++) {
+            for (int j = 0; j < round; j++) {
+                double t = 2 * Math.PI * j / round;
+                obj.append(String.format(
+                        Locale.ROOT, "v %.5f %.5f %.5f%n", 2 * Math.cos(t), 2 * Math.sin(t), 20.0 * i / (rows - 1)));
+            }
+        }
+        for (int i = 0; i + 1 < rows; i++) {
+            for (int j = 0; j < round; j++) {
+                int a = 1 + i * round + j;
+                int b = 1 + i * round + (j + 1) % round;
+                obj.append("f ").append(a).append(' ').append(b).append(' ').append(b + round);
+                obj.append(' ').append(a + round).append('\n');
+            }
+        }
+        Path scan = Files.writeString(folder.resolve("tube.obj"), obj.toString());
+        Path pairs = Files.writeString(
+                folder.resolve("pairs.csv"),
+                "name,scan_x,scan_y,scan_z,x_mm,y_mm,z_mm\nend,0,0,0,100,200,300\nother,0,0,20,300,200,300\n"
+                        + "side,2,0,0,100,220,300\n");
+        Said said =
+                run("scan", scan.toString(), "--in", "CM", "--tube", "2,0,10", "--pairs", pairs.toString(), "--json");
+        assertThat(said.code).isZero();
+        JsonNode rowsOf =
+                new ObjectMapper().readTree(said.out).findParents("diameter_mm").getFirst();
+        assertThat(rowsOf.get("diameter_mm").asDouble()).isCloseTo(40, within(0.01));
+        assertThat(rowsOf.get("y_mm").asDouble()).isCloseTo(200, within(0.01));
+        assertThat(rowsOf.get("z_mm").asDouble()).isCloseTo(300, within(0.01));
+        assertThat(Math.abs(rowsOf.get("down_deg").asDouble())).isLessThan(0.01);
+        assertThat(run("scan", scan.toString(), "--tube", "2,0,10")).satisfies(s -> {
+            assertThat(s.code).isEqualTo(2);
+            assertThat(s.err).contains("--in MM");
+        });
+        assertThat(run("scan", scan.toString(), "--in", "CM", "--ball", "2,0,10").code)
+                .isEqualTo(3);
+        assertThat(run("scan", scan.toString(), "--in", "CM", "--ball", "2,0").err)
+                .contains("three numbers");
+    }
+
     /** Each refused in one or two sentences, without a trace, and with a code. */
     @Test
     void hostileArgumentsGiveSentences(@TempDir Path folder) throws Exception {
@@ -382,7 +457,17 @@ class CommandLineTest {
             {"analyse", file.toString(), "--rules", "/"},
             {"sure", "/"},
             {"fit", "/", "--out", folder.toString()},
-            {"instruments", "/", "--port", "0"}
+            {"instruments", "/", "--port", "0"},
+            {"model", file.toString(), folder.resolve("model.step").toString()},
+            {"model", file.toString(), folder.resolve("model.obj").toString(), "--moving"},
+            {"model", file.toString(), folder.resolve("model.glb").toString(), "--hands", "1e9"},
+            {"model", "/", folder.resolve("model.glb").toString()},
+            {"target-sheet", taken.resolve("sheet.pdf").toString()},
+            {"practice", folder.toString(), "--width", "90000"},
+            {"practice", taken.toString(), file.toString(), "--width", "400"},
+            {"photographs", file.toString(), scan.toString(), "--out", route.toString()},
+            {"photographs", file.toString(), "/", "--out", route.toString()},
+            {"photographs", file.toString(), scan.toString(), "--out", route.toString(), "--laid", "1,2"}
         };
         for (String[] args : all) {
             assertThat(run(args)).as(String.join(" ", args)).satisfies(s -> {

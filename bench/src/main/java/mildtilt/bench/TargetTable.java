@@ -27,6 +27,7 @@ public final class TargetTable {
                         .include("SteeringBenchmark.(poseOfBothSides|mapOfSteerAgainstTravel|wholeAnalysis|clearances)")
                         .include("GeneralBenchmark")
                         .include("ClearanceBenchmark.(routes|first).*")
+                        .include("PhoneBenchmark")
                         .verbosity(VerboseMode.SILENT)
                         .build())
                 .run();
@@ -48,6 +49,9 @@ public final class TargetTable {
                 print(name.replaceAll(".*\\.", "") + ", ms", name.contains("first") ? "200" : "2000", of, 1);
             }
         });
+        print("marks of 12 megapixels, ms", "1000", us.get("PhoneBenchmark.marksOfTwelveMegapixels"), 1);
+        print("twelve pictures together, ms", "3000", us.get("PhoneBenchmark.twelvePicturesTogether"), 1);
+        print("tube on a scan, ms", "200", us.get("PhoneBenchmark.tubeOnAScan"), 1);
         beside(
                 "the same pose by a general-purpose solver (Levenberg–Marquardt, begun from the pose before)",
                 "µs",

@@ -35,13 +35,17 @@ final class BallFit {
     private static double speaks(Guess g, List<Sample> jury) {
         double all = 0;
         for (Sample q : jury) {
-            Vector out = q.at().minus(g.centre);
-            double off = Math.abs(out.norm() - g.radius);
-            if (off < AGREES && Math.abs(out.dot(q.out())) > AGREES_COS * out.norm()) {
-                all += 1 - off / AGREES;
+            if (agrees(g, q)) {
+                all += 1 - Math.abs(g.off(q.at())) / AGREES;
             }
         }
         return all;
+    }
+
+    private static boolean agrees(Guess g, Sample q) {
+        Vector out = q.at().minus(g.centre);
+        double n = out.norm();
+        return Math.abs(n - g.radius) < AGREES && Math.abs(out.dot(q.out())) > AGREES_COS * n;
     }
 
     static Optional<ScanShape.Ball> of(ScanPatch patch, Point pressed, double reach) {
@@ -84,11 +88,13 @@ final class BallFit {
             return Optional.empty();
         }
         Guess start = best;
-        // Of a tube or a flat some corners lie on any ball: of a ball most of those about it do.
-        long about = jury.stream()
+        // Of a tube or a flat some corners lie on any ball: of a ball most of those about it do, and more than on a
+        // tube.
+        List<Sample> about = jury.stream()
                 .filter(q -> q.at().distanceTo(start.centre) < ABOUT * start.radius)
-                .count();
-        if (most < LEAST_SHARE * about) {
+                .toList();
+        long mine = about.stream().filter(q -> agrees(start, q)).count();
+        if (mine < LEAST_SHARE * about.size() || mine <= TubeFit.agreeing(near, pressed, about)) {
             return Optional.empty();
         }
         List<Point> on =

@@ -74,13 +74,19 @@ final class RobustFit {
                 square += r[i] * r[i];
                 for (int a = 0; a < n; a++) {
                     right[a] -= w * j[a][i] * r[i];
-                    for (int b = 0; b < n; b++) {
+                    for (int b = 0; b <= a; b++) {
                         normal[a][b] += w * j[a][i] * j[b][i];
                     }
                 }
             }
             if (used <= n) {
                 return null;
+            }
+            // The same number on both sides, to the last bit: else it is taken for no symmetric matrix.
+            for (int a = 0; a < n; a++) {
+                for (int b = 0; b < a; b++) {
+                    normal[b][a] = normal[a][b];
+                }
             }
             RealMatrix inverse;
             double[] by;

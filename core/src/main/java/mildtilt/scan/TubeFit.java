@@ -31,6 +31,8 @@ final class TubeFit {
     private static final int CLOSE = 40;
     /** So far round it must have been scanned, degrees. */
     private static final double LEAST_ROUND_DEG = 60;
+    /** In diameters. */
+    private static final double LEAST_LENGTH = 0.75;
 
     private static final int LEAST_CORNERS = 20;
     /** Where no corner lies for so long, mm, it ends. */
@@ -92,7 +94,21 @@ final class TubeFit {
             now = settled.get().guess;
             on = along(patch.all(), now, pressed, Math.max(0.3, RobustFit.CUT * fit.sigma()));
         }
-        return fit == null || roundDeg(now, on) < LEAST_ROUND_DEG ? Optional.empty() : Optional.of(tube(now, fit, on));
+        if (fit == null || roundDeg(now, on) < LEAST_ROUND_DEG) {
+            return Optional.empty();
+        }
+        ScanShape.Tube tube = tube(now, fit, on);
+        // A band of a ball is no tube, and a shorter piece tells no axis.
+        return tube.from().distanceTo(tube.to()) < LEAST_LENGTH * tube.diameter()
+                ? Optional.empty()
+                : Optional.of(tube);
+    }
+
+    /** How many of some corners lie on the tube that is found about a place, if one is. */
+    static long agreeing(List<Point> near, Point pressed, List<Sample> of) {
+        return guess(near, pressed)
+                .map(g -> of.stream().filter(s -> agrees(g, s)).count())
+                .orElse(0L);
     }
 
     private static Optional<Guess> guess(List<Point> near, Point pressed) {

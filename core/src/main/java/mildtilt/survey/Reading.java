@@ -157,7 +157,8 @@ public sealed interface Reading {
             }
             if (Math.abs(firstDeg + turnedDeg) / 2 > MOST_OWN_FAULT) {
                 throw new ImpossibleGeometryException(
-                        "Turned end for end a phone shows about the same slope with the other sign; these two differ by more than any phone does. Was it turned, and is one of them negative?");
+                        "Turned end for end a phone shows about the same slope with the other sign; these two "
+                                + "differ by more than any phone does. Was it turned, and is one of them negative?");
             }
         }
 

@@ -424,7 +424,8 @@ public final class SurveyFit {
         return read < 3
                 ? "Its readings settle " + read + (read == 1 ? " figure" : " figures")
                         + " of three: measure it once more, from elsewhere."
-                : "Its readings leave it free to move: they are all from one line or one plane. Measure it from somewhere else.";
+                : "Its readings leave it free to move: they are all from one line or one plane. Measure it from "
+                        + "somewhere else.";
     }
 
     private Surveyed checks(double[] x, Held held, Map<Id, String> open, Survey survey) {

@@ -58,7 +58,8 @@ public record Surveyed(
      * @param point whose reading
      * @param index among its readings
      * @param off how far what was read is from what all say, in its own unit; the worst of several figures
-     * @param misread how far it would have to be misread for the others to say what they say, in its own unit; more than
+     * @param misread how far it would have to be misread for the others to say what they say, in its own unit; more
+     *     than
      * {@code off}, as a wrong reading draws
      *     the point to itself
      * @param times {@code off} in its own ±, allowing for how much of it the other readings can see

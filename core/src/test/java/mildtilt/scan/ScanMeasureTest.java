@@ -220,6 +220,8 @@ class ScanMeasureTest {
         Point to = new Point(300, 0, 0);
         ScanMeasure tube = new Scan(2).tube(from, to, 15).measure();
         assertThat(tube.ball(new Point(150, 15, 0), 80)).isEmpty();
+        ScanMeasure ball = new Scan(3).ball(Point.ORIGIN, 20).measure();
+        assertThat(ball.tube(new Point(0, 0, 20), 80)).isEmpty();
         assertThat(tube.tube(new Point(150, 400, 0), 80)).isEmpty();
     }
 }

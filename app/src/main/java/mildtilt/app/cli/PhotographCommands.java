@@ -5,7 +5,6 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.concurrent.Callable;
 import mildtilt.build.Workshop.Paper;
 import mildtilt.geometry.ImpossibleGeometryException;
@@ -86,7 +85,7 @@ final class PhotographCommands {
         private List<Double> laid = new ArrayList<>();
 
         @Option(names = "--bar", paramLabel = "MM", description = "how long the sheet's bar came out of the printer")
-        private OptionalDouble bar = OptionalDouble.empty();
+        private Optional<Double> bar = Optional.empty();
 
         @Mixin
         private TableOutput output = new TableOutput();
@@ -119,13 +118,14 @@ final class PhotographCommands {
         }
 
         private PlacedSheet sheet(PlacedSheet was) {
-            PlacedSheet now = bar.isPresent() ? was.withBar(bar.getAsDouble()) : was;
+            PlacedSheet now = bar.isPresent() ? was.withBar(bar.get()) : was;
             if (laid.isEmpty()) {
                 return now;
             }
             if (laid.size() != 4) {
                 throw new ImpossibleGeometryException(
-                        "--laid takes four numbers: x, y and z of the sheet's cross, and the degrees its arrow points to the left of forward.");
+                        "--laid takes four numbers: x, y and z of the sheet's cross, and the degrees its arrow "
+                                + "points to the left of forward.");
             }
             PlacedSheet.Laid byEye = PlacedSheet.Laid.BY_EYE;
             return now.withLaid(Optional.of(new PlacedSheet.Laid(

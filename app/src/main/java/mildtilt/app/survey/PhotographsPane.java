@@ -116,8 +116,8 @@ public final class PhotographsPane extends ReadingPane {
                 sheet.bar(),
                 (j, v) -> j.editSurvey(x -> x.withSheet(x.sheet().withBar(v)))));
         if (sheet.laid().isEmpty()) {
-            hint(
-                    "Does it lie on the floor grid, arrow along it? Then say where, and points come in the vehicle's axes. If not, measure three of the points another way as well.");
+            hint("Does it lie on the floor grid, arrow along it? Then say where, and points come in the "
+                    + "vehicle's axes. If not, measure three of the points another way as well.");
             row(small(
                     "It lies on the floor grid",
                     "photos-laid",

@@ -33,9 +33,9 @@ public final class PairsCsv {
          */
         public RigidMove move(double mm) throws JobFileException {
             return RigidFit.of(scaled(mm), vehicle)
-                    .orElseThrow(
-                            () -> new JobFileException(
-                                    "Three pairs or more are needed, not all on one line, to put a scan in the vehicle's axes."));
+                    .orElseThrow(() -> new JobFileException(
+                            "Three pairs or more are needed, not all on one line, to put a scan in the "
+                                    + "vehicle's axes."));
         }
 
         /** How far each is from its other once the scan is there, mm. */

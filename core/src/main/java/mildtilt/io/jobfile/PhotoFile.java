@@ -14,7 +14,8 @@ import mildtilt.job.Job;
 import mildtilt.job.Trial;
 
 /**
- * Photos of trials and photographs that are measured from: copied into a folder beside the job and named from the job's own folder, so that both can be moved
+ * Photos of trials and photographs that are measured from: copied into a folder beside the job and named from the
+ * job's own folder, so that both can be moved
  * together.
  */
 public final class PhotoFile {

@@ -39,7 +39,8 @@ import mildtilt.suspension.CornerPoint;
 /**
  * Photographs to practise on, drawn of a job's column: bars for its shafts, a ball at its wheel's hub, at every joint,
  * at the gear and its input and at the left steering arm's end, the printed sheet on the floor, and marks stuck about
- * it; with the truth of every point beside them. Where the points are is what the job says; nothing else of it is drawn.
+ * it; with the truth of every point beside them. Where the points are is what the job says; nothing else of it is
+ * drawn.
  */
 public final class PracticeSet {
 

@@ -17,7 +17,10 @@ import java.util.Optional;
 import mildtilt.io.JobFileException;
 import mildtilt.solid.TriangleMesh;
 
-/** Scans in PLY, as text or binary of either byte order: what it says of corners and faces is taken, the rest passed over. */
+/**
+ * Scans in PLY, as text or binary of either byte order: what it says of corners and faces is taken, the rest passed
+ * over.
+ */
 final class PlyScan {
 
     private static final int LONGEST_LINE = 1 << 16;
