@@ -1,10 +1,12 @@
 package mildtilt.app;
 
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
@@ -239,8 +241,21 @@ final class AppWindow implements AutoCloseable {
         return true;
     }
 
+    /** A folder that is gone when the tests are over. */
     static Path temporary() throws Exception {
-        return Files.createTempDirectory("mild-tilt-test");
+        Path folder = Files.createTempDirectory("mild-tilt-test");
+        Runtime.getRuntime().addShutdownHook(new Thread(() -> delete(folder)));
+        return folder;
+    }
+
+    private static void delete(Path folder) {
+        try (Stream<Path> all = Files.walk(folder)) {
+            for (Path p : all.sorted(Comparator.reverseOrder()).toList()) {
+                Files.deleteIfExists(p);
+            }
+        } catch (IOException e) {
+            // What is left in the system's own folder for such things does no harm.
+        }
     }
 
     @Override

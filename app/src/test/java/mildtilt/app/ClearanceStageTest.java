@@ -31,6 +31,7 @@ import mildtilt.io.jobfile.DemoJob;
 import mildtilt.io.papers.PapersFiles;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
+import mildtilt.job.JobPoints;
 import mildtilt.linkage.corner.JointTilt;
 import mildtilt.obstacle.Carrier;
 import mildtilt.obstacle.Obstacle;
@@ -38,7 +39,10 @@ import mildtilt.obstacle.Shape;
 import mildtilt.obstacle.Sweep;
 import mildtilt.obstacle.TwoEnded;
 import mildtilt.report.Papers;
+import mildtilt.solid.TriangleMesh;
 import mildtilt.steer.position.SteeringInput;
+import mildtilt.survey.SurveyPoint;
+import mildtilt.survey.Surveyed;
 import mildtilt.travel.CarriedStart;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -376,6 +380,64 @@ class ClearanceStageTest {
         AppWindow.answer(robot, ButtonData.OK_DONE);
         assertThat(job()).isEqualTo(was);
         app.settle();
+    }
+
+    @Test
+    void aTubeOnAScanIsMeasuredKeptAndMadeASolid(FxRobot robot) {
+        // A tube of 36 mm and 240 mm long, lying across the vehicle where the scan is put.
+        int round = 30;
+        int rows = 49;
+        float[] corners = new float[3 * round * rows];
+        int[] triangles = new int[6 * round * (rows - 1)];
+        int t = 0;
+        for (int i = 0; i < rows; i++) {
+            for (int j = 0; j < round; j++) {
+                int c = i * round + j;
+                corners[3 * c] = (float) (18 * Math.cos(2 * Math.PI * j / round));
+                corners[3 * c + 1] = (float) (240.0 * i / (rows - 1));
+                corners[3 * c + 2] = (float) (18 * Math.sin(2 * Math.PI * j / round));
+                if (i + 1 < rows) {
+                    int next = i * round + (j + 1) % round;
+                    for (int corner : new int[] {c, next, next + round, c, next + round, c + round}) {
+                        triangles[t++] = corner;
+                    }
+                }
+            }
+        }
+        Shape.Scan scan =
+                new Shape.Scan(new TriangleMesh(corners, triangles), "tube.ply", new Point(400, 100, 700), 0, 0, 0);
+        int index = all().size();
+        tab(robot, SideTab.OBSTACLES);
+        robot.interact(() -> {
+            app.bench.edit("A scan", j -> j.editSurroundings(x -> x.with(Obstacle.fixed("bay", scan))));
+            app.bench.selectionProperty().set(Optional.of(new Element.InTheWay(index)));
+        });
+        int marks = job().survey().points().size();
+        // As a press in the 3-D view says it; then a little corrected by typing.
+        robot.interact(() -> app.bench.pressedPlaceProperty().set(Optional.of(new Point(418, 215, 700))));
+        AppWindow.type(robot, "#scan-y", "220");
+        AppWindow.press(robot, "#scan-ball");
+        AppWindow.untilSays(robot, "#scan-box", "No ball is found there");
+        AppWindow.press(robot, "#scan-tube");
+        AppWindow.untilSays(robot, "#scan-box", "Tube of 36.0 mm ± 0.0 mm, 240.0 mm long");
+        AppWindow.press(robot, "#scan-keep");
+        assertThat(job().survey().points()).hasSize(marks + 2);
+        List<Point> ends = List.of(new Point(400, 100, 700), new Point(400, 340, 700));
+        Surveyed surveyed = JobPoints.surveyed(job());
+        for (SurveyPoint p : job().survey().points().subList(marks, marks + 2)) {
+            Point at = surveyed.places().get(p.id()).at();
+            assertThat(ends).anyMatch(e -> e.distanceTo(at) < 0.1);
+            assertThat(surveyed.places().get(p.id()).sdX()).isCloseTo(1.5, within(0.01));
+        }
+        AppWindow.press(robot, "#scan-solid");
+        assertThat(all().getLast().shape()).isInstanceOfSatisfying(Shape.Cylinder.class, c -> {
+            assertThat(c.diameter()).isCloseTo(36, within(0.01));
+            assertThat(c.from().midwayTo(c.to()).distanceTo(new Point(400, 220, 700)))
+                    .isLessThan(0.1);
+        });
+        // What is no scan has nothing to measure on.
+        robot.interact(() -> app.bench.selectionProperty().set(Optional.of(new Element.InTheWay(0))));
+        assertThat(robot.lookup("#scan-tube").tryQuery()).isEmpty();
     }
 
     @Test

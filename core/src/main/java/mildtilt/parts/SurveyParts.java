@@ -133,6 +133,14 @@ public final class SurveyParts {
                             .label("±")
                             .help("where it is seen in a photograph"))
             .or(
+                    "above_sheet",
+                    Part.of(Reading.AboveSheet.class)
+                            .needs("height", "height_mm", LENGTH, "out of the paper; 0 for what lies in its plane")
+                            .label("Above the sheet")
+                            .needs("spread", "spread", SPREAD, SPREAD_HELP)
+                            .label("±")
+                            .help("how far it lies above the plane of the printed sheet"))
+            .or(
                     "middle",
                     Part.of(Reading.Middle.class)
                             .needs("one", "begins_at", POINT, "one point")

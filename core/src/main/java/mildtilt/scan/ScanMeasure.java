@@ -22,6 +22,11 @@ public final class ScanMeasure {
         patch = new ScanPatch(mesh);
     }
 
+    /** The corner of the scan that is nearest to a place. */
+    public Point nearest(Point to) {
+        return patch.nearest(to);
+    }
+
     /** @param reach mm; @return empty if nothing round is there */
     public Optional<ScanShape.Tube> tube(Point pressed, double reach) {
         return TubeFit.of(patch, pressed, reach);

@@ -45,6 +45,16 @@ final class ScanPatch {
         return all;
     }
 
+    Point nearest(Point to) {
+        Point best = corners[0];
+        for (Point p : corners) {
+            if (p.distanceTo(to) < best.distanceTo(to)) {
+                best = p;
+            }
+        }
+        return best;
+    }
+
     List<Point> all() {
         return Arrays.asList(corners);
     }

@@ -259,6 +259,21 @@ public sealed interface Reading {
         }
     }
 
+    /**
+     * How far a point lies above the plane of the printed sheet, out of the paper: 0 for what lies in that plane. With
+     * this one photograph is enough.
+     */
+    record AboveSheet(double height, double spread) implements Reading {
+        public AboveSheet {
+            readable(spread, height);
+        }
+
+        @Override
+        public String label(Function<Id, String> names) {
+            return "above the plane of the sheet";
+        }
+    }
+
     private static void readable(double spread, double... figures) {
         for (double f : figures) {
             if (!Double.isFinite(f) || Math.abs(f) > 100_000) {

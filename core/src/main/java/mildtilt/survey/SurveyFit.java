@@ -12,12 +12,14 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
 import mildtilt.geometry.Direction;
+import mildtilt.geometry.Frame;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 import mildtilt.id.Id;
 import mildtilt.photograph.Lens;
 import mildtilt.photograph.MarkSeen;
 import mildtilt.photograph.Photograph;
+import mildtilt.survey.Reading.AboveSheet;
 import mildtilt.survey.Reading.Along;
 import mildtilt.survey.Reading.Height;
 import mildtilt.survey.Reading.Middle;
@@ -87,9 +89,11 @@ public final class SurveyFit {
 
     /** Whether what a reading hangs on is there. */
     private boolean counts(Reading r) {
-        return r instanceof Sighted s
-                ? photos.filter(f -> f.uses(s.photograph())).isPresent()
-                : index.keySet().containsAll(r.others());
+        return switch (r) {
+            case Sighted s -> photos.filter(f -> f.uses(s.photograph())).isPresent();
+            case AboveSheet _ -> photos.filter(PhotoFit::seesSheet).isPresent();
+            default -> index.keySet().containsAll(r.others());
+        };
     }
 
     /**
@@ -237,7 +241,7 @@ public final class SurveyFit {
                     double y = all.stream().mapToDouble(Point::y).average().orElse(from.y());
                     return Optional.of(new Point(x, y, from.z() + t.length() * 0.6));
                 }
-                case PhoneSlope _, Plumb _, Height _, Sighted _ -> {}
+                case AboveSheet _, PhoneSlope _, Plumb _, Height _, Sighted _ -> {}
             }
         }
         return Optional.empty();
@@ -305,6 +309,10 @@ public final class SurveyFit {
                         r[k++] = Math.IEEEremainder(Math.toDegrees(Math.atan2(d.y(), d.x())) - q.leftDeg(), 360) / s;
                     }
                     case PhoneSlope q -> r[k++] = (downDeg(at.minus(at(x, q.from()))) - q.downDeg()) / q.slopeSpread();
+                    case AboveSheet q -> {
+                        Frame sheet = state.orElseThrow().sheet();
+                        r[k++] = (sheet.g().dot(at.minus(sheet.origin())) - q.height()) / s;
+                    }
                     case Sighted q -> {
                         Lens.Pixel drawn = photos.orElseThrow().drawn(state.orElseThrow(), q.photograph(), at);
                         r[k++] = (drawn.across() - q.across()) / s;
@@ -419,7 +427,7 @@ public final class SurveyFit {
                     + "or give three of the points in them readings of other kinds.";
         }
         if (seen && read == 2) {
-            return "It is seen in one photograph: press it in another that was taken from elsewhere.";
+            return "It is seen in one photograph: press it in another that was taken from elsewhere, or say how far it lies above the floor or the sheet.";
         }
         return read < 3
                 ? "Its readings settle " + read + (read == 1 ? " figure" : " figures")

@@ -41,6 +41,7 @@ public final class ObstaclesPane extends VBox {
     private final Runnable takeScan;
     private final VBox list = new VBox();
     private final FreeSpaceBox space;
+    private final ScanBox scan;
 
     /**
      * @param sizes of the selected one, to stand below the list
@@ -52,7 +53,8 @@ public final class ObstaclesPane extends VBox {
         setId("obstacles-pane");
         getStyleClass().add("tab-pane-body");
         space = new FreeSpaceBox(bench);
-        VBox body = new VBox(adding(), list, space, sizes);
+        scan = new ScanBox(bench);
+        VBox body = new VBox(adding(), list, scan, space, sizes);
         body.getStyleClass().add("tab-body");
         list.getStyleClass().add("obstacle-list");
         getChildren().add(Wrap.tall(body));
@@ -112,7 +114,7 @@ public final class ObstaclesPane extends VBox {
         add.getItems()
                 .addAll(
                         new SeparatorMenuItem(),
-                        item("A scan, from STL or OBJ…", "add-scan", takeScan),
+                        item("A scan, from STL, OBJ, PLY or GLB…", "add-scan", takeScan),
                         item("The driver", "add-driver", this::putDriver));
         HBox row = new HBox(8, add);
         row.setAlignment(Pos.CENTER_LEFT);
@@ -201,6 +203,7 @@ public final class ObstaclesPane extends VBox {
         }
         list.getChildren().setAll(rows);
         space.refresh();
+        scan.refresh();
     }
 
     private String words(Obstacle o) {

@@ -145,6 +145,18 @@ abstract class ReadingPane extends FormPane {
                         q.spread(),
                         (j, v) -> put(j, p, i, new Reading.PhoneSlope(q.from(), q.firstDeg(), q.turnedDeg(), v))));
             }
+            case Reading.AboveSheet q -> {
+                fields.add(length(
+                        "Above the sheet",
+                        "survey-above-" + id,
+                        q.height(),
+                        (j, v) -> put(j, p, i, new Reading.AboveSheet(v, q.spread()))));
+                fields.add(length(
+                        "±",
+                        "survey-spread-" + id,
+                        q.spread(),
+                        (j, v) -> put(j, p, i, new Reading.AboveSheet(q.height(), v))));
+            }
             case Reading.Sighted q -> {
                 fields.add(number(
                         "Across, px",

@@ -250,6 +250,9 @@ public final class SurveyPane extends ReadingPane {
                 .addAll(
                         item(p, "Plumb bob to the floor grid", "plumb", new Reading.Plumb(0, 0, TAPE)),
                         item(p, "Height above the floor", "height", new Reading.Height(300, TAPE)));
+        if (!job.survey().photographs().isEmpty()) {
+            add.getItems().add(item(p, "Above the plane of the sheet", "above-sheet", new Reading.AboveSheet(0, TAPE)));
+        }
         if (!others.isEmpty()) {
             Id first = others.getFirst();
             add.getItems()

@@ -26,6 +26,7 @@ import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.input.PickResult;
 import javafx.scene.layout.HBox;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.Shape3D;
@@ -403,12 +404,28 @@ final class SolidSheet extends ColoredPane {
         return image;
     }
 
+    /** What was pressed, in the vehicle's axes, in which the root's own are; empty beside all solids. */
+    private Optional<Point> place(PickResult pressed) {
+        Node node = pressed.getIntersectedNode();
+        if (!(node instanceof Shape3D)) {
+            return Optional.empty();
+        }
+        Point3D p = pressed.getIntersectedPoint();
+        // A solid's own transforms put it in the vehicle.
+        for (int i = node.getTransforms().size() - 1; i >= 0; i--) {
+            p = node.getTransforms().get(i).transform(p);
+        }
+        return Optional.of(new Point(p.getX(), p.getY(), p.getZ()));
+    }
+
     private void select(MouseEvent e) {
         // A press on a button or a handle is not one on the vehicle.
         if (e.getTarget() instanceof Node n
                 && (n == this || n instanceof SubScene || n instanceof Shape3D)
                 && e.isStillSincePress()
                 && e.getButton() == MouseButton.PRIMARY) {
+            // Before what is selected: whoever shows the new part shows its place at once.
+            bench.pressedPlaceProperty().set(place(e.getPickResult()));
             bench.showPart(Optional.ofNullable(e.getPickResult().getIntersectedNode())
                     .map(Node::getUserData)
                     .filter(Element.class::isInstance)

@@ -57,6 +57,7 @@ public final class Workbench implements AutoCloseable {
     private final ReadOnlyObjectWrapper<SteeringInput> hands =
             new ReadOnlyObjectWrapper<>(SteeringInput.STRAIGHT_AHEAD);
     private final ObjectProperty<Optional<Element>> selection = new SimpleObjectProperty<>(Optional.empty());
+    private final ObjectProperty<Optional<Point>> pressedPlace = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<LengthUnit> lengthUnit = new SimpleObjectProperty<>(LengthUnit.MM);
     private final ObjectProperty<WorkStage> stage = new SimpleObjectProperty<>(WorkStage.COLUMN);
     private final ObjectProperty<ViewChoice> view = new SimpleObjectProperty<>(ViewChoice.SIDE);
@@ -162,6 +163,11 @@ public final class Workbench implements AutoCloseable {
 
     public ObjectProperty<Optional<Element>> selectionProperty() {
         return selection;
+    }
+
+    /** The place on a solid that was pressed last, in the vehicle's axes. */
+    public ObjectProperty<Optional<Point>> pressedPlaceProperty() {
+        return pressedPlace;
     }
 
     public ObjectProperty<LengthUnit> lengthUnitProperty() {
