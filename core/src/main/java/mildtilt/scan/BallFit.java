@@ -48,10 +48,15 @@ final class BallFit {
         return Math.abs(n - g.radius) < AGREES && Math.abs(out.dot(q.out())) > AGREES_COS * n;
     }
 
-    static Optional<ScanShape.Ball> of(ScanPatch patch, Point pressed, double reach) {
-        List<Point> near = patch.near(pressed, reach);
+    /** How many of some corners lie on the ball that is found about a place, if one is. */
+    static long agreeing(List<Point> near, Point pressed, List<Sample> of) {
+        return guess(ScanPatch.jury(near, new Random(1)), pressed)
+                .map(g -> of.stream().filter(s -> agrees(g, s)).count())
+                .orElse(0L);
+    }
+
+    private static Optional<Guess> guess(List<Sample> jury, Point pressed) {
         Random random = new Random(1);
-        List<Sample> jury = ScanPatch.jury(near, random);
         if (jury.size() < LEAST_CORNERS) {
             return Optional.empty();
         }
@@ -84,10 +89,17 @@ final class BallFit {
                 best = g;
             }
         }
-        if (most < LEAST_CORNERS / 2.0) {
+        return most < LEAST_CORNERS / 2.0 ? Optional.empty() : Optional.of(best);
+    }
+
+    static Optional<ScanShape.Ball> of(ScanPatch patch, Point pressed, double reach) {
+        List<Point> near = patch.near(pressed, reach);
+        List<Sample> jury = ScanPatch.jury(near, new Random(1));
+        Optional<Guess> guess = guess(jury, pressed);
+        if (guess.isEmpty()) {
             return Optional.empty();
         }
-        Guess start = best;
+        Guess start = guess.get();
         // Of a tube or a flat some corners lie on any ball: of a ball most of those about it do, and more than on a
         // tube.
         List<Sample> about = jury.stream()

@@ -31,8 +31,10 @@ final class TubeFit {
     private static final int CLOSE = 40;
     /** So far round it must have been scanned, degrees. */
     private static final double LEAST_ROUND_DEG = 60;
-    /** In diameters. */
+    /** In diameters: a shorter piece tells no axis, and a longer one is no band of a ball. */
     private static final double LEAST_LENGTH = 0.75;
+
+    private static final double LONG = 1.5;
 
     private static final int LEAST_CORNERS = 20;
     /** Where no corner lies for so long, mm, it ends. */
@@ -98,10 +100,23 @@ final class TubeFit {
             return Optional.empty();
         }
         ScanShape.Tube tube = tube(now, fit, on);
-        // A band of a ball is no tube, and a shorter piece tells no axis.
-        return tube.from().distanceTo(tube.to()) < LEAST_LENGTH * tube.diameter()
-                ? Optional.empty()
-                : Optional.of(tube);
+        double length = tube.from().distanceTo(tube.to());
+        if (length < LEAST_LENGTH * tube.diameter()) {
+            return Optional.empty();
+        }
+        // A band of a ball is no tube.
+        if (length < LONG * tube.diameter()) {
+            Guess mine = now;
+            Point middle = tube.from().midwayTo(tube.to());
+            List<Sample> about = ScanPatch.jury(near, new Random(2)).stream()
+                    .filter(s -> s.at().distanceTo(middle) < 1.5 * mine.radius)
+                    .toList();
+            long agree = about.stream().filter(s -> agrees(mine, s)).count();
+            if (BallFit.agreeing(near, pressed, about) > agree) {
+                return Optional.empty();
+            }
+        }
+        return Optional.of(tube);
     }
 
     /** How many of some corners lie on the tube that is found about a place, if one is. */

@@ -16,7 +16,7 @@ public enum SideTab {
     TRAVEL("Travel"),
     ROUTES("Route"),
     READINGS("Readings"),
-    PHOTOGRAPHS("Photographs"),
+    PHOTOGRAPHS("Photos"),
     UNCERTAINTY("Uncertainty");
 
     private final String label;
