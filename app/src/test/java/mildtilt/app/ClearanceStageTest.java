@@ -26,7 +26,9 @@ import mildtilt.app.workbench.WorkStage;
 import mildtilt.clearance.PairGap;
 import mildtilt.findings.Fault;
 import mildtilt.geometry.Point;
+import mildtilt.geometry.RigidMove;
 import mildtilt.geometry.Vector;
+import mildtilt.id.Id;
 import mildtilt.io.jobfile.DemoJob;
 import mildtilt.io.papers.PapersFiles;
 import mildtilt.job.Element;
@@ -41,6 +43,8 @@ import mildtilt.obstacle.TwoEnded;
 import mildtilt.report.Papers;
 import mildtilt.solid.TriangleMesh;
 import mildtilt.steer.position.SteeringInput;
+import mildtilt.survey.Reading;
+import mildtilt.survey.Survey;
 import mildtilt.survey.SurveyPoint;
 import mildtilt.survey.Surveyed;
 import mildtilt.travel.CarriedStart;
@@ -383,6 +387,7 @@ class ClearanceStageTest {
     }
 
     @Test
+    @SuppressWarnings("unchecked")
     void aTubeOnAScanIsMeasuredKeptAndMadeASolid(FxRobot robot) {
         // A tube of 36 mm and 240 mm long, lying across the vehicle where the scan is put.
         int round = 30;
@@ -415,6 +420,9 @@ class ClearanceStageTest {
         int marks = job().survey().points().size();
         // As a press in the 3-D view says it; then a little corrected by typing.
         robot.interact(() -> app.bench.pressedPlaceProperty().set(Optional.of(new Point(418, 215, 700))));
+        AppWindow.type(robot, "#scan-y", "520");
+        AppWindow.press(robot, "#scan-tube");
+        AppWindow.untilSays(robot, "#scan-box", "That place is not on the scan: it is 180.0 mm from it.");
         AppWindow.type(robot, "#scan-y", "220");
         AppWindow.press(robot, "#scan-ball");
         AppWindow.untilSays(robot, "#scan-box", "No ball is found there");
@@ -435,6 +443,37 @@ class ClearanceStageTest {
             assertThat(c.from().midwayTo(c.to()).distanceTo(new Point(400, 220, 700)))
                     .isLessThan(0.1);
         });
+        // Three places that are known on the vehicle put the scan there, turned a quarter to the left.
+        robot.interact(() -> app.bench.selectionProperty().set(Optional.of(new Element.InTheWay(index))));
+        RigidMove known = RigidMove.placing(new Point(300, 50, 600), 90, 0, 0);
+        List<Point> on = List.of(new Point(18, 0, 0), new Point(18, 240, 0), new Point(0, 120, 18));
+        robot.interact(() -> app.bench.edit(
+                "Three marks",
+                j -> j.editSurvey(x -> {
+                    Survey all = x;
+                    for (int i = 0; i < on.size(); i++) {
+                        Point p = known.moved(on.get(i));
+                        all = all.with(new SurveyPoint(
+                                Id.Kind.MARK.number(50 + i),
+                                "known " + i,
+                                List.of(new Reading.Plumb(p.x(), p.y(), 1), new Reading.Height(p.z(), 1))));
+                    }
+                    return all;
+                })));
+        for (int i = 0; i < on.size(); i++) {
+            Point pressed = scan.place().moved(on.get(i));
+            robot.interact(() -> app.bench.pressedPlaceProperty().set(Optional.of(pressed)));
+            Id mark = Id.Kind.MARK.number(50 + i);
+            robot.interact(() ->
+                    robot.lookup("#scan-pair-point").queryAs(ChoiceBox.class).setValue(mark));
+            AppWindow.press(robot, "#scan-pair");
+        }
+        AppWindow.press(robot, "#scan-stands");
+        AppWindow.untilSays(robot, "#scan-box", "known 2: stays 0.0 mm apart");
+        AppWindow.press(robot, "#scan-put");
+        RigidMove stands = ((Shape.Scan) all().get(index).shape()).place();
+        assertThat(stands.moved(new Point(5, 6, 7)).distanceTo(known.moved(new Point(5, 6, 7))))
+                .isLessThan(0.01);
         // What is no scan has nothing to measure on.
         robot.interact(() -> app.bench.selectionProperty().set(Optional.of(new Element.InTheWay(0))));
         assertThat(robot.lookup("#scan-tube").tryQuery()).isEmpty();

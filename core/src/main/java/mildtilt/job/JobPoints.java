@@ -91,7 +91,7 @@ public final class JobPoints {
     public static Map<String, Id> idsByLabel(Job job) {
         Map<String, Id> all = new TreeMap<>();
         job.survey().points().stream()
-                .filter(p -> p.id().is(Id.Kind.MARK))
+                .filter(p -> p.id().is(Id.Kind.MARK) || p.id().is(Id.Kind.TARGET))
                 .forEach(p -> all.putIfAbsent(p.name(), p.id()));
         of(job).forEach(p -> all.putIfAbsent(label(job, p), id(job, p)));
         return all;

@@ -336,6 +336,18 @@ public sealed interface Shape
             return RigidMove.placing(at, leftDeg, downDeg, rollDeg);
         }
 
+        /** The same where a move from its own axes puts it. */
+        public Scan standing(RigidMove place) {
+            Vector x = place.ex();
+            return new Scan(
+                    mesh,
+                    file,
+                    place.moved(Point.ORIGIN),
+                    Math.toDegrees(Math.atan2(x.y(), x.x())),
+                    Math.toDegrees(Math.asin(Math.clamp(-x.z(), -1, 1))),
+                    Math.toDegrees(Math.atan2(place.ey().z(), place.ez().z())));
+        }
+
         @Override
         public Solid solid() {
             return new Solid.Skin(mesh, place());

@@ -32,9 +32,14 @@ final class ScanBox extends VBox {
 
     /** How well a scan stands in the vehicle, ± mm, where nothing more is known: a tape's. */
     private static final double STANDS = 1.5;
+    /** A place farther from the scan than this is not on it, mm; a hole's middle may be farther from its edge. */
+    private static final double ON_IT = 10;
+
+    private static final double IN_A_HOLE = 80;
 
     private final Workbench bench;
     private final LatestTask<Answer> search;
+    private final ScanPairsBox pairs;
     private Point place = Point.ORIGIN;
     private Optional<Answer> answer = Optional.empty();
     private boolean looking;
@@ -52,14 +57,18 @@ final class ScanBox extends VBox {
         }
     }
 
-    /** @param shape in the vehicle's axes */
-    private record Answer(Obstacle of, Kind kind, Optional<ScanShape> shape) {}
+    /**
+     * @param away how far the place lies from the scan, mm; too far, and nothing was looked for
+     * @param shape in the vehicle's axes
+     */
+    private record Answer(Obstacle of, Kind kind, double away, Optional<ScanShape> shape) {}
 
     ScanBox(Workbench bench) {
         super(6);
         this.bench = bench;
         setId("scan-box");
         search = new LatestTask<>(this::found, this::failed);
+        pairs = new ScanPairsBox(bench);
         bench.pressedPlaceProperty()
                 .addListener((_, _, now) -> now.ifPresent(p -> {
                     place = p;
@@ -95,9 +104,21 @@ final class ScanBox extends VBox {
                             new FlowPane(
                                     6,
                                     4,
-                                    field("x", "scan-x", place.x(), v -> place = new Point(v, place.y(), place.z())),
-                                    field("y", "scan-y", place.y(), v -> place = new Point(place.x(), v, place.z())),
-                                    field("z", "scan-z", place.z(), v -> place = new Point(place.x(), place.y(), v))));
+                                    field(
+                                            "x, forward",
+                                            "scan-x",
+                                            place.x(),
+                                            v -> place = new Point(v, place.y(), place.z())),
+                                    field(
+                                            "y, left",
+                                            "scan-y",
+                                            place.y(),
+                                            v -> place = new Point(place.x(), v, place.z())),
+                                    field(
+                                            "z, up",
+                                            "scan-z",
+                                            place.z(),
+                                            v -> place = new Point(place.x(), place.y(), v))));
             FlowPane kinds = new FlowPane(6, 4);
             for (Kind k : Kind.values()) {
                 Button b = new Button(k.label);
@@ -108,10 +129,12 @@ final class ScanBox extends VBox {
             }
             getChildren().add(kinds);
             answer.filter(a -> a.of.equals(o)).ifPresent(this::show);
+            pairs.show(o, place);
+            getChildren().add(pairs);
         });
     }
 
-    private MeasureField field(String label, String id, double mm, DoubleConsumer take) {
+    private VBox field(String label, String id, double mm, DoubleConsumer take) {
         MeasureField f = new MeasureField(
                 LengthText.editable(mm, bench.lengthUnit()),
                 t -> LengthText.parse(t, bench.lengthUnit()),
@@ -123,7 +146,9 @@ final class ScanBox extends VBox {
         f.setId(id);
         f.setAccessibleText("Place on the scan, " + label);
         f.setPrefWidth(96);
-        return f;
+        Label l = new Label(label);
+        l.getStyleClass().add("hint");
+        return new VBox(1, l, f);
     }
 
     private void look(Obstacle o, Shape.Scan scan, Kind kind) {
@@ -132,7 +157,12 @@ final class ScanBox extends VBox {
         Point pressed = scan.place().inverse().moved(place);
         search.ask(() -> {
             ScanMeasure on = new ScanMeasure(scan.mesh());
-            Point at = kind == Kind.HOLE ? pressed : on.nearest(pressed);
+            Point near = on.nearest(pressed);
+            double away = near.distanceTo(pressed);
+            if (away > (kind == Kind.HOLE ? IN_A_HOLE : ON_IT)) {
+                return new Answer(o, kind, away, Optional.empty());
+            }
+            Point at = kind == Kind.HOLE ? pressed : near;
             Optional<? extends ScanShape> shape =
                     switch (kind) {
                         case TUBE -> on.tube(at, ScanMeasure.USUAL_REACH);
@@ -140,7 +170,7 @@ final class ScanBox extends VBox {
                         case FLAT -> on.flat(at, ScanMeasure.USUAL_REACH);
                         case HOLE -> on.hole(at, ScanMeasure.USUAL_REACH);
                     };
-            return new Answer(o, kind, shape.map(s -> s.moved(scan.place())));
+            return new Answer(o, kind, away, shape.map(s -> s.moved(scan.place())));
         });
     }
 
@@ -157,6 +187,14 @@ final class ScanBox extends VBox {
     }
 
     private void show(Answer a) {
+        if (a.away > (a.kind == Kind.HOLE ? IN_A_HOLE : ON_IT)) {
+            getChildren()
+                    .add(Wrap.text(
+                            "That place is not on the scan: it is "
+                                    + Quantity.length(a.away).text(bench.lengthUnit()) + " from it.",
+                            "brings"));
+            return;
+        }
         if (a.shape.isEmpty()) {
             getChildren()
                     .add(Wrap.text(

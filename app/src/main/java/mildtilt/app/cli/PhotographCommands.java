@@ -95,13 +95,17 @@ final class PhotographCommands {
             try {
                 Job job = JobFile.open(file);
                 Survey survey = job.survey().withSheet(sheet(job.survey().sheet()));
+                // All are read before one is copied: what can't be used leaves nothing behind.
+                List<Found> all = new ArrayList<>();
                 for (Path p : pictures) {
                     PictureFile.Read read = PictureFile.read(p);
-                    List<MarkSeen> found = MarkFinder.find(read.picture());
+                    all.add(new Found(p, read, MarkFinder.find(read.picture())));
+                }
+                for (Found f : all) {
                     Id id = survey.nextPhotograph();
-                    survey = survey.with(read.photograph(id, PhotoFile.copyBeside(out, p)), found);
-                    System.err.println(p.getFileName() + ": " + found.size()
-                            + (found.size() == 1 ? " mark found." : " marks found."));
+                    survey = survey.with(f.read.photograph(id, PhotoFile.copyBeside(out, f.from)), f.marks);
+                    System.err.println(f.from.getFileName() + ": " + f.marks.size()
+                            + (f.marks.size() == 1 ? " mark found." : " marks found."));
                 }
                 Job with = job.withSurvey(survey);
                 PhotoFile.copyAlong(with, file, out);
@@ -116,6 +120,8 @@ final class PhotographCommands {
                 return Main.BAD_INPUT;
             }
         }
+
+        private record Found(Path from, PictureFile.Read read, List<MarkSeen> marks) {}
 
         private PlacedSheet sheet(PlacedSheet was) {
             PlacedSheet now = bar.isPresent() ? was.withBar(bar.get()) : was;

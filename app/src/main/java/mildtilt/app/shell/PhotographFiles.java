@@ -23,7 +23,6 @@ import mildtilt.io.pdf.TargetSheetPdf;
 import mildtilt.io.picture.PictureFile;
 import mildtilt.photograph.MarkFinder;
 import mildtilt.photograph.MarkSeen;
-import mildtilt.photograph.Photograph;
 import mildtilt.survey.Survey;
 
 /** Asks for photographs, reads them in the background, and puts them into the survey; writes the printed sheet. */
@@ -55,8 +54,8 @@ final class PhotographFiles implements PhotographsPane.Files {
                 }));
     }
 
-    /** A photograph with what was found in it. */
-    private record Taken(PictureFile.Read read, Path from, List<MarkSeen> marks) {}
+    /** A photograph with what was found in it. @param beside how its copy is named from the job's folder */
+    private record Taken(PictureFile.Read read, String beside, List<MarkSeen> marks) {}
 
     @Override
     public void add() {
@@ -76,7 +75,8 @@ final class PhotographFiles implements PhotographsPane.Files {
                     for (Path f : files) {
                         try {
                             PictureFile.Read read = PictureFile.read(f);
-                            all.add(new Taken(read, f, MarkFinder.find(read.picture())));
+                            List<MarkSeen> marks = MarkFinder.find(read.picture());
+                            all.add(new Taken(read, PhotoFile.copyBeside(job.get(), f), marks));
                         } catch (JobFileException e) {
                             refused.add(e.getMessage());
                         }
@@ -88,7 +88,7 @@ final class PhotographFiles implements PhotographsPane.Files {
                     if (problem != null) {
                         refused.add("Mild Tilt itself has a fault here.");
                     } else {
-                        take(job.get(), all, refused);
+                        take(all, refused);
                     }
                     if (!refused.isEmpty()) {
                         tell.accept("Not every photograph was added.", String.join("\n", refused));
@@ -96,16 +96,15 @@ final class PhotographFiles implements PhotographsPane.Files {
                 }));
     }
 
-    private void take(Path job, List<Taken> all, List<String> refused) {
+    private void take(List<Taken> all, List<String> refused) {
         Survey survey = bench.job().survey();
         int marks = 0;
         for (Taken t : all) {
             try {
                 Id id = survey.nextPhotograph();
-                Photograph p = t.read.photograph(id, PhotoFile.copyBeside(job, t.from));
-                survey = survey.with(p, t.marks);
+                survey = survey.with(t.read.photograph(id, t.beside), t.marks);
                 marks += t.marks.size();
-            } catch (JobFileException | ImpossibleGeometryException e) {
+            } catch (ImpossibleGeometryException e) {
                 refused.add(t.read.file() + ": " + e.getMessage());
             }
         }

@@ -96,6 +96,8 @@ public final class PictureFile {
             } finally {
                 reader.dispose();
             }
+        } catch (OutOfMemoryError e) {
+            throw new JobFileException("there is not enough memory to unpack it. Make it smaller first.");
         } catch (IOException | IllegalArgumentException | IndexOutOfBoundsException | NegativeArraySizeException e) {
             throw new JobFileException("the file is damaged: it can't be unpacked. Copy it again from where it came.");
         }
