@@ -17,6 +17,8 @@ final class RobustFit {
 
     private static final int TURNS = 25;
     private static final double STEP = 1e-5;
+    /** Steps shorter than this change nothing any more, mm. */
+    private static final double SETTLED = 1e-4;
     /** Of normal noise the median absolute residual is this part of its standard deviation. */
     private static final double MEDIAN = 0.6745;
     /** Beyond so many standard deviations a point does not count. */
@@ -105,7 +107,7 @@ final class RobustFit {
             if (!Double.isFinite(longest)) {
                 return null;
             }
-            if (longest < 1e-6 || turn == TURNS) {
+            if (longest < SETTLED || turn == TURNS) {
                 double s = Math.sqrt(square / (used - n));
                 return new Fitted(x, inverse.scalarMultiply(s * s), s, used);
             }

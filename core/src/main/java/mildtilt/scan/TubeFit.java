@@ -29,6 +29,10 @@ final class TubeFit {
     private static final double AGREES_COS = Math.cos(Math.toRadians(35));
     private static final int DRAWS = 600;
     private static final int CLOSE = 40;
+    /** A guess that so much of the best speaks for is bettered before it is compared; so many of them at most. */
+    private static final double PROMISING = 0.6;
+
+    private static final int MOST_BETTERED = 25;
     /** So far round it must have been scanned, degrees. */
     private static final double LEAST_ROUND_DEG = 60;
     /** In diameters: a shorter piece tells no axis, and a longer one is no band of a ball. */
@@ -142,6 +146,7 @@ final class TubeFit {
                 .limit(jury.size() / 2)
                 .toList();
         double most = 0;
+        int bettered = 0;
         Optional<Guess> best = Optional.empty();
         for (int d = 0; d < DRAWS; d++) {
             Optional<Guess> g = guess(close.get(random.nextInt(close.size())), about.get(random.nextInt(about.size())));
@@ -149,7 +154,7 @@ final class TubeFit {
                 continue;
             }
             double speaks = speaks(g.get(), jury);
-            if (speaks > 0.6 * most) {
+            if (speaks > PROMISING * most && bettered++ < MOST_BETTERED) {
                 // A pair's axis is rough: what agrees with it betters it before it is compared.
                 Optional<Guess> better = bettered(g.get(), jury);
                 if (better.isPresent() && Math.abs(better.get().off(pressed)) < PRESSED) {
