@@ -3,7 +3,7 @@ package mildtilt.photograph;
 import mildtilt.geometry.Point;
 
 /**
- * The printed sheet: marks 1 to {@link #ON_SHEET} in rows of {@link #ACROSS}, and a bar by which its scale is told.
+ * The printed sheet: marks 1 to {@link #ON_SHEET} in rows of {@link #ACROSS}, and a bar that tells its scale.
  * The rest, up to {@link MarkCode#count()}, are printed one by one to be stuck on the vehicle.
  *
  * <p>The sheet's own frame has its origin in the middle of the marks, x to the right, y up the page, z out of it, mm.

@@ -427,7 +427,9 @@ public final class SurveyFit {
                     + "or give three of the points in them readings of other kinds.";
         }
         if (seen && read == 2) {
-            return "It is seen in one photograph: press it in another that was taken from elsewhere, or say how far it lies above the floor or the sheet.";
+            return "It is seen in one photograph: press it in another that was taken from elsewhere, or say how "
+                    + "far it lies "
+                    + "above the floor or the sheet.";
         }
         return read < 3
                 ? "Its readings settle " + read + (read == 1 ? " figure" : " figures")

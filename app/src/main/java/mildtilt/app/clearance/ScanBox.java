@@ -99,7 +99,9 @@ final class ScanBox extends VBox {
                     .addAll(
                             head,
                             Wrap.text(
-                                    "Press a tube, a ball, a flat or beside a hole in the 3-D view, or type a place on it. Then say what is there.",
+                                    "Press a tube, a ball, a flat or beside a hole in the 3-D view, or type a "
+                                            + "place on it. "
+                                            + "Then say what is there.",
                                     "hint"),
                             new FlowPane(
                                     6,
@@ -210,7 +212,9 @@ final class ScanBox extends VBox {
                 .addAll(
                         said,
                         Wrap.text(
-                                "Each ± is within the scan. How well the scan itself stands in the vehicle is not in it; ± 1.5 mm is added for marks.",
+                                "Each ± is within the scan. How well the scan itself stands in the vehicle is not "
+                                        + "in it; "
+                                        + "± 1.5 mm is added for marks.",
                                 "hint"));
         Button keep = new Button("Keep it in the survey");
         keep.setId("scan-keep");

@@ -99,7 +99,9 @@ final class ScanPairsBox extends VBox {
             getChildren()
                     .addAll(
                             Wrap.text(
-                                    "Does it stand right? Three places or more that are known on the vehicle put it there: press one, and say which point it is.",
+                                    "Does it stand right? Three places or more that are known on the vehicle put "
+                                            + "it there: "
+                                            + "press one, and say which point it is.",
                                     "hint"),
                             new FlowPane(6, 4, which, pair));
             for (int i = 0; i < pairs.size(); i++) {

@@ -24,7 +24,6 @@ import mildtilt.survey.PlacedSheet.Laid;
 import mildtilt.survey.Reading;
 import mildtilt.survey.SurveyPoint;
 import mildtilt.survey.Surveyed;
-import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 import mildtilt.units.Unit;
 
@@ -260,17 +259,7 @@ public final class PhotographsPane extends ReadingPane {
 
     private void place(Job job, Id point, Optional<Surveyed> s) {
         Optional<Surveyed.Place> place = s.map(x -> x.places().get(point));
-        place.ifPresent(x -> add(Wrap.text(
-                Phrase.of(
-                                "x {0}, y {1}, z {2}; ± {3}, {4}, {5}",
-                                Quantity.length(x.at().x()),
-                                Quantity.length(x.at().y()),
-                                Quantity.length(x.at().z()),
-                                Quantity.length(x.sdX()),
-                                Quantity.length(x.sdY()),
-                                Quantity.length(x.sdZ()))
-                        .text(bench.lengthUnit()),
-                "facts-figure")));
+        place.ifPresent(this::where);
         s.map(x -> x.open().get(point)).ifPresent(why -> add(Wrap.text(why, "brings")));
         Optional.ofNullable(JobPoints.byId(job).get(point))
                 .flatMap(id -> place.map(x -> small(

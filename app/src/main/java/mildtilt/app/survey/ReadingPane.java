@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiFunction;
 import javafx.scene.Node;
+import mildtilt.app.controls.Wrap;
 import mildtilt.app.forms.FormPane;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.id.Id;
@@ -11,6 +12,9 @@ import mildtilt.job.Job;
 import mildtilt.job.Names;
 import mildtilt.survey.Reading;
 import mildtilt.survey.SurveyPoint;
+import mildtilt.survey.Surveyed;
+import mildtilt.units.Phrase;
+import mildtilt.units.Quantity;
 
 /** A pane in which the readings of a survey can be typed. */
 abstract class ReadingPane extends FormPane {
@@ -214,6 +218,21 @@ abstract class ReadingPane extends FormPane {
             }
         }
         return fields;
+    }
+
+    /** Where a point is, with its ±. */
+    final void where(Surveyed.Place at) {
+        add(Wrap.text(
+                Phrase.of(
+                                "x {0}, y {1}, z {2}; ± {3}, {4}, {5}",
+                                Quantity.length(at.at().x()),
+                                Quantity.length(at.at().y()),
+                                Quantity.length(at.at().z()),
+                                Quantity.length(at.sdX()),
+                                Quantity.length(at.sdY()),
+                                Quantity.length(at.sdZ()))
+                        .text(bench.lengthUnit()),
+                "facts-figure"));
     }
 
     private static Job put(Job j, SurveyPoint p, int i, Reading r) {

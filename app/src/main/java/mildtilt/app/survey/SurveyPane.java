@@ -167,17 +167,7 @@ public final class SurveyPane extends ReadingPane {
         row.getStyleClass().add("obstacle-row");
         add(row);
         Optional<Surveyed.Place> place = s.map(x -> x.places().get(p.id()));
-        place.ifPresent(x -> add(Wrap.text(
-                Phrase.of(
-                                "x {0}, y {1}, z {2}; ± {3}, {4}, {5}",
-                                Quantity.length(x.at().x()),
-                                Quantity.length(x.at().y()),
-                                Quantity.length(x.at().z()),
-                                Quantity.length(x.sdX()),
-                                Quantity.length(x.sdY()),
-                                Quantity.length(x.sdZ()))
-                        .text(bench.lengthUnit()),
-                "facts-figure")));
+        place.ifPresent(this::where);
         s.map(x -> x.open().get(p.id())).ifPresent(why -> add(Wrap.text(why, "brings")));
         if (place.isPresent() && id.isPresent()) {
             Point plan = JobPoints.position(job, id.get());
