@@ -122,6 +122,23 @@ class PhotographStageTest {
         assertThat(sight(last, photo)).isEmpty();
         AppWindow.press(robot, "#photo-drop-photo-1");
         AppWindow.until(() -> survey().photographs().size() == set.count() - 1);
+        // Another job's photograph has the same id and is another picture.
+        Path elsewhere = Files.createDirectories(folder.resolve("elsewhere"));
+        Path second = elsewhere.resolve("second.tilt");
+        JobFile.save(second, app.bench.job());
+        Path copy = elsewhere.resolve(survey().photographs().getFirst().file());
+        Files.createDirectories(copy.getParent());
+        Files.copy(folder.resolve(survey().photographs().getFirst().file()), copy);
+        robot.interact(() -> {
+            app.bench.open(app.bench.job(), Optional.of(second));
+            app.bench.stageProperty().set(WorkStage.SURVEY);
+            app.bench.sideTabProperty().set(SideTab.PHOTOGRAPHS);
+        });
+        robot.interact(() -> app.bench.edit(
+                "Show the first",
+                j -> j.editSurvey(x -> x.withPhotographs(x.photographs().subList(0, 1)))));
+        AppWindow.until(
+                () -> Optional.of(copy.toAbsolutePath()).equals(view(robot).getUserData()));
         // What is no photograph is said, and nothing changes.
         Job kept = app.bench.job();
         app.several = List.of(app.chosen);

@@ -6,6 +6,7 @@ import java.util.Random;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 import mildtilt.scan.RobustFit.Fitted;
+import mildtilt.scan.ScanPatch.Meeting;
 import mildtilt.scan.ScanPatch.Sample;
 
 /** The ball that a place of a scan lies on: guessed where two directions out meet, fitted to all that agree. */
@@ -21,7 +22,6 @@ final class BallFit {
     private static final int LEAST_CORNERS = 20;
     private static final double LEAST_RADIUS = 3;
     private static final double MOST_RADIUS = 200;
-    private static final double LEAST_SINE = 0.3;
     private static final double LEAST_SCATTER = 0.01;
 
     private BallFit() {}
@@ -65,17 +65,13 @@ final class BallFit {
         for (int d = 0; d < DRAWS; d++) {
             Sample a = jury.get(random.nextInt(jury.size()));
             Sample b = jury.get(random.nextInt(jury.size()));
-            Vector cross = a.out().cross(b.out());
-            double sine = cross.norm();
-            if (sine < LEAST_SINE) {
+            Optional<Meeting> meets = Meeting.of(a, b);
+            if (meets.isEmpty()) {
                 continue;
             }
-            Vector between = b.at().minus(a.at());
-            double s = between.cross(b.out()).dot(cross) / (sine * sine);
-            double t = between.cross(a.out()).dot(cross) / (sine * sine);
-            Point one = a.at().plus(a.out().times(s));
-            Point other = b.at().plus(b.out().times(t));
-            double radius = (Math.abs(s) + Math.abs(t)) / 2;
+            Point one = a.at().plus(a.out().times(meets.get().one()));
+            Point other = b.at().plus(b.out().times(meets.get().other()));
+            double radius = meets.get().radius();
             Guess g = new Guess(one.midwayTo(other), radius);
             if (radius < LEAST_RADIUS
                     || radius > MOST_RADIUS

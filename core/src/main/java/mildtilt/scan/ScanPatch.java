@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
@@ -27,6 +28,36 @@ final class ScanPatch {
 
     /** A corner and the direction square to the skin there, its sign left open. */
     record Sample(Point at, Vector out) {}
+
+    /**
+     * Where the lines out of two corners come nearest to each other.
+     *
+     * @param one how far along the first, mm, + as its direction points
+     * @param other how far along the second
+     * @param square to both, of length the sine between them
+     */
+    record Meeting(double one, double other, Vector square) {
+
+        /** Two directions that are nearer than this to one line meet nowhere. */
+        private static final double LEAST_SINE = 0.3;
+
+        static Optional<Meeting> of(Sample a, Sample b) {
+            Vector cross = a.out.cross(b.out);
+            double sine = cross.norm();
+            if (sine < LEAST_SINE) {
+                return Optional.empty();
+            }
+            Vector between = b.at.minus(a.at);
+            return Optional.of(new Meeting(
+                    between.cross(b.out).dot(cross) / (sine * sine),
+                    between.cross(a.out).dot(cross) / (sine * sine),
+                    cross));
+        }
+
+        double radius() {
+            return (Math.abs(one) + Math.abs(other)) / 2;
+        }
+    }
 
     ScanPatch(TriangleMesh mesh) {
         corners = new Point[mesh.cornerCount()];

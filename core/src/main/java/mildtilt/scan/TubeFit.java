@@ -8,6 +8,7 @@ import mildtilt.geometry.Direction;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 import mildtilt.scan.RobustFit.Fitted;
+import mildtilt.scan.ScanPatch.Meeting;
 import mildtilt.scan.ScanPatch.Sample;
 
 /**
@@ -46,8 +47,6 @@ final class TubeFit {
 
     private static final double LEAST_RADIUS = 2;
     private static final double MOST_RADIUS = 400;
-    /** Two directions that are nearer than this to one line settle no axis. */
-    private static final double LEAST_SINE = 0.3;
     /** Turns are fitted as shifts at this distance, so that all unknowns are mm. */
     private static final double ARM = 100;
 
@@ -235,19 +234,19 @@ final class TubeFit {
 
     /** The axis square to both directions, where the lines along them come nearest to each other. */
     private static Optional<Guess> guess(Sample a, Sample b) {
-        Vector cross = a.out().cross(b.out());
-        double sine = cross.norm();
-        if (sine < LEAST_SINE) {
+        Optional<Meeting> meets = Meeting.of(a, b);
+        if (meets.isEmpty()) {
             return Optional.empty();
         }
-        Vector between = b.at().minus(a.at());
-        double s = between.cross(b.out()).dot(cross) / (sine * sine);
-        double t = between.cross(a.out()).dot(cross) / (sine * sine);
-        double radius = (Math.abs(s) + Math.abs(t)) / 2;
-        if (radius < LEAST_RADIUS || radius > MOST_RADIUS || Math.abs(Math.abs(s) - Math.abs(t)) > MEETS) {
+        Meeting m = meets.get();
+        double radius = m.radius();
+        if (radius < LEAST_RADIUS
+                || radius > MOST_RADIUS
+                || Math.abs(Math.abs(m.one()) - Math.abs(m.other())) > MEETS) {
             return Optional.empty();
         }
-        return Optional.of(new Guess(a.at().plus(a.out().times(s)), cross.direction(), radius));
+        return Optional.of(
+                new Guess(a.at().plus(a.out().times(m.one())), m.square().direction(), radius));
     }
 
     private static Point onAxis(Guess g, Point p) {

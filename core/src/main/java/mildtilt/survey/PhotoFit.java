@@ -31,6 +31,9 @@ import mildtilt.survey.Reading.Sighted;
  */
 final class PhotoFit {
 
+    /** What a frame is to itself. */
+    private static final Frame OWN = new Frame(Point.ORIGIN, Vector.X, Vector.Y, Vector.Z);
+
     private static final int PER_PHOTO = 6;
     private static final int PER_SHEET = 7;
     private static final int PER_LENS = 5;
@@ -75,8 +78,7 @@ final class PhotoFit {
             more = resect(survey, points, bySheet, onSheet);
         }
         sheet = placed.laid().map(PlacedSheet.Laid::frame).orElseGet(() -> aligned(onSheet, known));
-        Frame own = new Frame(Point.ORIGIN, Vector.X, Vector.Y, Vector.Z);
-        RigidMove to = RigidMove.between(own, sheet);
+        RigidMove to = RigidMove.between(OWN, sheet);
         Map<Id, Frame> all = new LinkedHashMap<>();
         bySheet.forEach((id, f) -> all.put(id, to.frame(f)));
         starts = new HashMap<>(known);
@@ -181,9 +183,7 @@ final class PhotoFit {
                 to.add(k);
             }
         });
-        return RigidFit.of(from, to)
-                .map(m -> m.frame(new Frame(Point.ORIGIN, Vector.X, Vector.Y, Vector.Z)))
-                .orElseGet(PlacedSheet.Laid.BY_EYE::frame);
+        return RigidFit.of(from, to).map(m -> m.frame(OWN)).orElseGet(PlacedSheet.Laid.BY_EYE::frame);
     }
 
     int unknowns() {
@@ -193,11 +193,6 @@ final class PhotoFit {
     int rows() {
         int marks = used.stream().mapToInt(p -> p.marks().size()).sum();
         return 2 * marks + (seesSheet ? 1 + (placed.laid().isPresent() ? 6 : 0) : 0) + PER_LENS * lensOf.size();
-    }
-
-    /** The first unknown of a photograph's camera; six follow each other. */
-    int firstOf(Id photograph) {
-        return first + PER_PHOTO * photo(photograph);
     }
 
     State state(double[] x) {

@@ -9,18 +9,15 @@ import java.util.concurrent.Callable;
 import mildtilt.build.Workshop.Paper;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.geometry.Point;
-import mildtilt.id.Id;
 import mildtilt.io.JobFileException;
 import mildtilt.io.SafeFiles;
 import mildtilt.io.jobfile.DemoJob;
 import mildtilt.io.jobfile.JobFile;
 import mildtilt.io.jobfile.PhotoFile;
 import mildtilt.io.pdf.TargetSheetPdf;
-import mildtilt.io.picture.PictureFile;
+import mildtilt.io.picture.FoundPhotograph;
 import mildtilt.io.picture.PracticeSet;
 import mildtilt.job.Job;
-import mildtilt.photograph.MarkFinder;
-import mildtilt.photograph.MarkSeen;
 import mildtilt.report.SurveyTables;
 import mildtilt.survey.PlacedSheet;
 import mildtilt.survey.Survey;
@@ -96,16 +93,16 @@ final class PhotographCommands {
                 Job job = JobFile.open(file);
                 Survey survey = job.survey().withSheet(sheet(job.survey().sheet()));
                 // All are read before one is copied: what can't be used leaves nothing behind.
-                List<Found> all = new ArrayList<>();
+                List<FoundPhotograph> all = new ArrayList<>();
                 for (Path p : pictures) {
-                    PictureFile.Read read = PictureFile.read(p);
-                    all.add(new Found(p, read, MarkFinder.find(read.picture())));
+                    all.add(FoundPhotograph.in(p));
                 }
-                for (Found f : all) {
-                    Id id = survey.nextPhotograph();
-                    survey = survey.with(f.read.photograph(id, PhotoFile.copyBeside(out, f.from)), f.marks);
-                    System.err.println(f.from.getFileName() + ": " + f.marks.size()
-                            + (f.marks.size() == 1 ? " mark found." : " marks found."));
+                for (int i = 0; i < all.size(); i++) {
+                    FoundPhotograph found = all.get(i);
+                    survey = found.into(survey, PhotoFile.copyBeside(out, pictures.get(i)));
+                    int marks = found.marks().size();
+                    System.err.println(pictures.get(i).getFileName() + ": " + marks
+                            + (marks == 1 ? " mark found." : " marks found."));
                 }
                 Job with = job.withSurvey(survey);
                 PhotoFile.copyAlong(with, file, out);
@@ -120,8 +117,6 @@ final class PhotographCommands {
                 return Main.BAD_INPUT;
             }
         }
-
-        private record Found(Path from, PictureFile.Read read, List<MarkSeen> marks) {}
 
         private PlacedSheet sheet(PlacedSheet was) {
             PlacedSheet now = bar.isPresent() ? was.withBar(bar.get()) : was;

@@ -15,14 +15,11 @@ import mildtilt.app.survey.PhotographsPane;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.build.Workshop.Paper;
 import mildtilt.geometry.ImpossibleGeometryException;
-import mildtilt.id.Id;
 import mildtilt.io.JobFileException;
 import mildtilt.io.SafeFiles;
 import mildtilt.io.jobfile.PhotoFile;
 import mildtilt.io.pdf.TargetSheetPdf;
-import mildtilt.io.picture.PictureFile;
-import mildtilt.photograph.MarkFinder;
-import mildtilt.photograph.MarkSeen;
+import mildtilt.io.picture.FoundPhotograph;
 import mildtilt.survey.Survey;
 
 /** Asks for photographs, reads them in the background, and puts them into the survey; writes the printed sheet. */
@@ -54,8 +51,8 @@ final class PhotographFiles implements PhotographsPane.Files {
                 }));
     }
 
-    /** A photograph with what was found in it. @param beside how its copy is named from the job's folder */
-    private record Taken(PictureFile.Read read, String beside, List<MarkSeen> marks) {}
+    /** @param beside how its copy is named from the job's folder */
+    private record Taken(FoundPhotograph found, String beside) {}
 
     @Override
     public void add() {
@@ -74,9 +71,8 @@ final class PhotographFiles implements PhotographsPane.Files {
                     List<Taken> all = new ArrayList<>();
                     for (Path f : files) {
                         try {
-                            PictureFile.Read read = PictureFile.read(f);
-                            List<MarkSeen> marks = MarkFinder.find(read.picture());
-                            all.add(new Taken(read, PhotoFile.copyBeside(job.get(), f), marks));
+                            FoundPhotograph found = FoundPhotograph.in(f);
+                            all.add(new Taken(found, PhotoFile.copyBeside(job.get(), f)));
                         } catch (JobFileException e) {
                             refused.add(e.getMessage());
                         }
@@ -101,11 +97,10 @@ final class PhotographFiles implements PhotographsPane.Files {
         int marks = 0;
         for (Taken t : all) {
             try {
-                Id id = survey.nextPhotograph();
-                survey = survey.with(t.read.photograph(id, t.beside), t.marks);
-                marks += t.marks.size();
+                survey = t.found.into(survey, t.beside);
+                marks += t.found.marks().size();
             } catch (ImpossibleGeometryException e) {
-                refused.add(t.read.file() + ": " + e.getMessage());
+                refused.add(t.found.photograph().name() + ": " + e.getMessage());
             }
         }
         Survey now = survey;

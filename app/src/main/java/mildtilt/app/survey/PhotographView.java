@@ -62,7 +62,8 @@ public final class PhotographView extends CanvasPane {
     private final Workbench bench;
     private final SurveyDesk desk;
     private final Text measured = new Text();
-    private Optional<Id> shown = Optional.empty();
+    private Optional<Path> shown = Optional.empty();
+    private Names names;
     private Optional<Image> image = Optional.empty();
     /** Of the picture on the pane: pixels of the pane for one of the file, and where the picture's corner is. */
     private double scale = 1;
@@ -79,10 +80,12 @@ public final class PhotographView extends CanvasPane {
         this.bench = bench;
         this.desk = desk;
         setId("photograph-view");
+        names = Names.of(bench.job());
         setFocusTraversable(true);
         measured.setFont(Fonts.text(12));
         setAccessibleText("Photograph: press where the chosen point is");
         bench.jobProperty().addListener((_, _, _) -> again());
+        bench.fileProperty().addListener((_, _, _) -> again());
         desk.photographProperty().addListener((_, _, _) -> again());
         desk.pointProperty().addListener((_, _, _) -> redraw());
         desk.settledProperty().addListener((_, _, _) -> redraw());
@@ -110,11 +113,15 @@ public final class PhotographView extends CanvasPane {
         if (!isVisible()) {
             return;
         }
+        names = Names.of(bench.job());
         Optional<Photograph> now = desk.photograph();
-        if (!now.map(Photograph::id).equals(shown)) {
-            shown = now.map(Photograph::id);
+        // By its file: another job's first photograph has the same id.
+        Optional<Path> file = now.flatMap(this::file).filter(Files::isRegularFile);
+        if (!file.equals(shown)) {
+            shown = file;
+            setUserData(file);
             fitted = false;
-            image = now.flatMap(p -> file(p).filter(Files::isRegularFile).map(f -> {
+            image = now.flatMap(p -> file.map(f -> {
                 double by = Math.min(1, MOST_DRAWN / Math.max(p.width(), p.height()));
                 Image i = new Image(f.toUri().toString(), p.width() * by, p.height() * by, false, true, true);
                 i.progressProperty().addListener((_, _, done) -> {
@@ -192,7 +199,6 @@ public final class PhotographView extends CanvasPane {
             circle(g, to, new Lens.Pixel(m.across(), m.down()), round, ColorToken.FINE);
         }
         Job job = bench.job();
-        Names names = Names.of(job);
         Optional<Id> chosen = desk.pointProperty().get();
         for (SurveyPoint q : job.survey().points()) {
             sight(q, p)
@@ -345,7 +351,7 @@ public final class PhotographView extends CanvasPane {
         if (at.across() < 0 || at.down() < 0 || at.across() > p.width() || at.down() > p.height()) {
             return;
         }
-        String name = Names.of(bench.job()).apply(chosen.get());
+        String name = names.apply(chosen.get());
         bench.edit(
                 "Press " + name + " in " + p.name(),
                 j -> j.editSurvey(

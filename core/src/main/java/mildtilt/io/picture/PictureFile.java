@@ -40,17 +40,18 @@ public final class PictureFile {
      */
     public record Read(String file, GreyPicture picture, double focal35, int turnedDeg) {
 
+        /** The file's, without its ending; never empty, and not as long as a file's may be. */
+        private String name() {
+            String name = file.replaceFirst("\\.[^.]*$", "").strip();
+            return name.isEmpty()
+                    ? "photograph"
+                    : name.substring(
+                            0, name.offsetByCodePoints(0, Math.min(80, name.codePointCount(0, name.length()))));
+        }
+
         /** As a survey keeps it. @param beside how its copy is named from the job's folder */
         public Photograph photograph(Id id, String beside) {
-            return new Photograph(
-                    id,
-                    file.replaceFirst("\\.[^.]*$", ""),
-                    beside,
-                    picture.width(),
-                    picture.height(),
-                    focal35,
-                    turnedDeg,
-                    List.of());
+            return new Photograph(id, name(), beside, picture.width(), picture.height(), focal35, turnedDeg, List.of());
         }
     }
 
