@@ -84,7 +84,15 @@ public class PhoneBenchmark {
             }
             cameras.add(camera);
             photographs.add(new Photograph(
-                    Id.Kind.PHOTO.number(n + 1), "Picture " + n, n + ".jpg", WIDTH, HEIGHT, 26, 0, marks));
+                    Id.Kind.PHOTO.number(n + 1),
+                    "Picture " + n,
+                    n + ".jpg",
+                    WIDTH,
+                    HEIGHT,
+                    26,
+                    0,
+                    marks,
+                    Optional.empty()));
         }
         List<SurveyPoint> points = new ArrayList<>();
         for (int i = 0; i < POINTS; i++) {

@@ -20,7 +20,14 @@ public final class Names implements Function<Id, String> {
         Map<Id, String> all = new HashMap<>();
         // What was measured once and is gone is called as it was then.
         job.survey().points().forEach(p -> all.put(p.id(), p.name()));
-        job.survey().photographs().forEach(p -> all.put(p.id(), p.name()));
+        job.survey().photographs().forEach(p -> {
+            all.put(p.id(), p.name());
+            p.rectangle().ifPresent(r -> {
+                for (int c = 0; c < r.corners().size(); c++) {
+                    all.put(p.corner(c), "Corner " + (c + 1) + " of the rectangle");
+                }
+            });
+        });
         if (!job.survey().photographs().isEmpty()) {
             for (int m = 1; m <= TargetSheet.ON_SHEET; m++) {
                 all.put(PlacedSheet.mark(m), "Mark " + m + " of the sheet");

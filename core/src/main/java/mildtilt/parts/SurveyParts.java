@@ -12,6 +12,7 @@ import static mildtilt.describe.Ranges.TOLERANCE;
 import java.util.List;
 import mildtilt.describe.Form;
 import mildtilt.describe.Kind;
+import mildtilt.describe.Kind.Choice;
 import mildtilt.describe.Kind.Group;
 import mildtilt.describe.Kind.Many;
 import mildtilt.describe.Kind.Place;
@@ -22,8 +23,11 @@ import mildtilt.describe.Kind.Text;
 import mildtilt.describe.Kind.Whole;
 import mildtilt.describe.Part;
 import mildtilt.id.Id;
+import mildtilt.photograph.Lens;
 import mildtilt.photograph.MarkSeen;
 import mildtilt.photograph.Photograph;
+import mildtilt.photograph.SeenRectangle;
+import mildtilt.photograph.SeenRectangle.Standing;
 import mildtilt.photograph.TargetSheet;
 import mildtilt.survey.PlacedSheet;
 import mildtilt.survey.Reading;
@@ -42,7 +46,8 @@ public final class SurveyParts {
 
     private SurveyParts() {}
 
-    private static final Form<Reading> READING = Form.Kinds.<Reading>of("kind", "one thing measured of a point")
+    /** One thing measured of a point; the window shows what has a label. */
+    public static final Form<Reading> READING = Form.Kinds.<Reading>of("kind", "one thing measured of a point")
             .or(
                     "plumb",
                     Part.of(Reading.Plumb.class)
@@ -141,6 +146,38 @@ public final class SurveyParts {
                             .label("±")
                             .help("how far it lies above the plane of the printed sheet"))
             .or(
+                    "in_plane",
+                    Part.of(Reading.InPlane.class)
+                            .needs("photograph", "photograph", Reference.to(Id.Kind.PHOTO), "whose rectangle it is")
+                            .label("In")
+                            .needs("height", "height_mm", LENGTH, "before that plane, toward who looks at it; 0 in it")
+                            .label("Before the plane")
+                            .needs("spread", "spread", SPREAD, SPREAD_HELP)
+                            .label("±")
+                            .help("in the plane of the rectangle in a photograph"))
+            .or(
+                    "on_line",
+                    Part.of(Reading.OnLine.class)
+                            .needs("one", "begins_at", POINT, "one point of the line")
+                            .label("One")
+                            .needs("other", "ends_at", POINT, "another")
+                            .label("Other")
+                            .needs("spread", "spread", SPREAD, SPREAD_HELP)
+                            .label("±")
+                            .help("on the straight line through two"))
+            .or(
+                    "centre",
+                    Part.of(Reading.Centre.class)
+                            .needs("one", "first", POINT, "a point of the circle")
+                            .label("One")
+                            .needs("other", "second", POINT, "another")
+                            .label("Other")
+                            .needs("third", "third", POINT, "a third")
+                            .label("Third")
+                            .needs("spread", "spread", SPREAD, SPREAD_HELP)
+                            .label("±")
+                            .help("middle of the circle through three"))
+            .or(
                     "middle",
                     Part.of(Reading.Middle.class)
                             .needs("one", "begins_at", POINT, "one point")
@@ -192,6 +229,51 @@ public final class SurveyParts {
             .needs("down", "down_px", PIXEL, "from the top edge")
             .help("a mark of the printed sheet in a photograph");
 
+    private static final Part<Lens.Pixel> CORNER = Part.of(Lens.Pixel.class)
+            .needs("across", "across_px", PIXEL, "from the photograph's left edge")
+            .needs("down", "down_px", PIXEL, "from the top edge")
+            .help("a place in a photograph");
+
+    public static final Part<Standing> STANDING = Part.of(Standing.class)
+            .needs(
+                    "from",
+                    "seen_from",
+                    new Choice<>(Standing.BY_LEVEL.from().getDeclaringClass()),
+                    "which way it " + "faces")
+            .needs("at", "at", Place.ANYWHERE, "its lower left corner")
+            .usual(
+                    "turnedDeg",
+                    "turned_deg",
+                    new Size(PLAN_ANGLE_READ),
+                    0.0,
+                    "in its plane, anticlockwise as it is looked at")
+            .label("Turned anticlockwise")
+            .usual("spread", "spread_mm", SPREAD, Standing.BY_LEVEL.spread(), "of each coordinate, ±")
+            .label("± of its place")
+            .usual(
+                    "spreadDeg",
+                    "spread_deg",
+                    new Size(SMALL_ANGLE),
+                    Standing.BY_LEVEL.spreadDeg(),
+                    "of each way it could be turned, ±")
+            .label("± of its lie")
+            .help("where the rectangle was on the vehicle");
+
+    public static final Part<SeenRectangle> RECTANGLE = Part.of(SeenRectangle.class)
+            .needs(
+                    "corners",
+                    "corners",
+                    new Many<>(new Row<>(CORNER), 4, 4),
+                    "lower left, lower right, upper right, upper left, looking at it")
+            .needs("wide", "wide_mm", LENGTH, "along its lower edge")
+            .label("Wide")
+            .needs("high", "high_mm", LENGTH, "up its side")
+            .label("High")
+            .usual("spread", "spread_mm", SPREAD, 0.5, "how well its sides are known, ±")
+            .label("± of its sides")
+            .needs("stands", "stands", new Group<>(STANDING), "where it was")
+            .help("a rectangle of known size in a photograph");
+
     private static final Part<Photograph> PHOTOGRAPH = Part.of(Photograph.class)
             .needs("id", "id", Reference.to(Id.Kind.PHOTO), "photo-1 and so on")
             .needs("name", "name", Text.NAME, "what it is called")
@@ -211,6 +293,7 @@ public final class SurveyParts {
                     new Many<>(new Row<>(MARK), 0, TargetSheet.ON_SHEET),
                     List.of(),
                     "of the printed sheet that are seen in it")
+            .may("rectangle", "rectangle", new Group<>(RECTANGLE), "of known size that is seen in it")
             .help("a photograph that is measured from");
 
     private static final Part<PlacedSheet.Laid> LAID = Part.of(PlacedSheet.Laid.class)

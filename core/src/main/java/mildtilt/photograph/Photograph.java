@@ -1,6 +1,7 @@
 package mildtilt.photograph;
 
 import java.util.List;
+import java.util.Optional;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.id.Id;
 import mildtilt.withers.Withers;
@@ -14,10 +15,19 @@ import mildtilt.withers.Withers;
  * @param focal35 the lens, as the length that would see as much on a picture of 36 × 24 mm; 0 if it is not known
  * @param turnedDeg clockwise, by a multiple of 90°, to show it upright
  * @param marks of the printed sheet that are seen in it
+ * @param rectangle of known size that is seen in it, if one was pressed
  */
 @Withers
 public record Photograph(
-        Id id, String name, String file, int width, int height, double focal35, int turnedDeg, List<MarkSeen> marks)
+        Id id,
+        String name,
+        String file,
+        int width,
+        int height,
+        double focal35,
+        int turnedDeg,
+        List<MarkSeen> marks,
+        Optional<SeenRectangle> rectangle)
         implements PhotographBuilder.With {
 
     /** Of a picture of 36 × 24 mm, mm. */
@@ -40,6 +50,11 @@ public record Photograph(
         if (marks.stream().map(MarkSeen::mark).distinct().count() < marks.size()) {
             throw new ImpossibleGeometryException("\"" + name + "\" has one mark of the sheet twice; keep one.");
         }
+    }
+
+    /** By which a corner of its rectangle is spoken of. @param corner from 0 */
+    public Id corner(int corner) {
+        return id.part("corner_" + (corner + 1));
     }
 
     /** What its lens is thought to be before anything is fitted. */

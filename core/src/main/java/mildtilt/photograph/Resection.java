@@ -33,6 +33,11 @@ public final class Resection {
                 .filter(m -> TargetSheet.has(m.mark()))
                 .map(m -> new Drawn(TargetSheet.place(m.mark()), new Lens.Pixel(m.across(), m.down())))
                 .toList();
+        return inPlane(lens, drawn);
+    }
+
+    /** By four or more places in one plane; empty with fewer, or if they allow none. */
+    public static Optional<Frame> inPlane(Lens lens, List<Drawn> drawn) {
         return drawn.size() < LEAST_IN_PLANE ? Optional.empty() : pose(lens, drawn, EnumPNP.IPPE);
     }
 

@@ -17,14 +17,17 @@ import mildtilt.photograph.Lens;
 import mildtilt.photograph.MarkSeen;
 import mildtilt.photograph.Photograph;
 import mildtilt.photograph.Resection;
+import mildtilt.photograph.SeenRectangle;
 import mildtilt.photograph.TargetSheet;
 import mildtilt.photograph.Turn;
+import mildtilt.survey.Reading.AboveSheet;
+import mildtilt.survey.Reading.InPlane;
 import mildtilt.survey.Reading.Sighted;
 
 /**
  * The photographs' share of a survey's fit: where each camera stood, where the sheet lies and how large it was printed,
  * and what each lens is like, all settled together with the points (a bundle adjustment). Photographs of one size and
- * one stated lens share a lens.
+ * one stated lens share a lens. A rectangle of known size in a photograph is a body of its own, with its two sides.
  *
  * <p>Its unknowns are scaled so that a step of 1 moves what is seen from about a metre by about a millimetre: angles,
  * the scale and the lens are in thousandths.
@@ -37,6 +40,8 @@ final class PhotoFit {
     private static final int PER_PHOTO = 6;
     private static final int PER_SHEET = 7;
     private static final int PER_LENS = 5;
+    private static final int PER_RECTANGLE = 8;
+    private static final int CORNERS = 4;
     private static final double THOUSANDTH = 1e-3;
 
     /** What is known of any phone's lens, ± : its centre as a part of the picture's longer side, and its distortion. */
@@ -53,10 +58,20 @@ final class PhotoFit {
     private final boolean seesSheet;
     private final Frame sheet;
     private final List<Photograph> lensOf = new ArrayList<>();
+    private final List<Photograph> rectangles = new ArrayList<>();
     private final Map<Id, Point> starts;
 
+    /** A rectangle where it is, and how large. */
+    record Placed(Frame frame, double wide, double high) {
+
+        Point corner(int corner) {
+            Point p = SeenRectangle.corner(corner, wide, high);
+            return frame.origin().plus(frame.world(p.minus(Point.ORIGIN)));
+        }
+    }
+
     /** All at one set of unknowns. */
-    record State(List<Frame> poses, Frame sheet, double scale, List<Lens> lenses) {}
+    record State(List<Frame> poses, Frame sheet, double scale, List<Lens> lenses, Map<Id, Placed> rectangles) {}
 
     /**
      * @param points with where they are seen
@@ -81,6 +96,12 @@ final class PhotoFit {
         RigidMove to = RigidMove.between(OWN, sheet);
         Map<Id, Frame> all = new LinkedHashMap<>();
         bySheet.forEach((id, f) -> all.put(id, to.frame(f)));
+        for (Photograph p : survey.photographs()) {
+            p.rectangle()
+                    .filter(_ -> !all.containsKey(p.id()))
+                    .flatMap(r -> ofRectangle(p.lens(), r))
+                    .ifPresent(f -> all.put(p.id(), f));
+        }
         starts = new HashMap<>(known);
         onSheet.forEach((id, p) -> starts.put(id, to.moved(p)));
         if (resect(survey, points, all, starts)) {
@@ -97,9 +118,63 @@ final class PhotoFit {
                 if (lensOf.stream().noneMatch(p::sameLens)) {
                     lensOf.add(p);
                 }
+                if (p.rectangle().isPresent()) {
+                    rectangles.add(p);
+                }
             }
         }
         seesSheet = used.stream().anyMatch(p -> !p.marks().isEmpty());
+        points.forEach(p -> inPlane(p, all).ifPresent(x -> starts.put(p.id(), x)));
+    }
+
+    /** Where a camera stood by the rectangle alone, that being where it is said to be. */
+    private static Optional<Frame> ofRectangle(Lens lens, SeenRectangle r) {
+        List<Resection.Drawn> drawn = new ArrayList<>();
+        for (int c = 0; c < CORNERS; c++) {
+            drawn.add(new Resection.Drawn(
+                    SeenRectangle.corner(c, r.wide(), r.high()), r.corners().get(c)));
+        }
+        return Resection.inPlane(lens, drawn)
+                .map(RigidMove.between(OWN, r.stands().frame())::frame);
+    }
+
+    /** Where one line of sight meets the plane that a point is said to lie in; empty where two lines place it. */
+    private Optional<Point> inPlane(SurveyPoint p, Map<Id, Frame> cameras) {
+        List<Sighted> seen =
+                sights(p).stream().filter(s -> uses(s.photograph())).toList();
+        if (seen.size() != 1) {
+            return Optional.empty();
+        }
+        Photograph photograph = used.get(photo(seen.getFirst().photograph()));
+        SightLine line = SightLine.of(
+                Objects.requireNonNull(cameras.get(photograph.id())),
+                photograph.lens(),
+                new Lens.Pixel(seen.getFirst().across(), seen.getFirst().down()));
+        for (Reading r : p.readings()) {
+            Optional<Frame> plane =
+                    switch (r) {
+                        case AboveSheet _ -> Optional.of(sheet);
+                        case InPlane q ->
+                            rectangle(q.photograph()).map(x -> x.stands().frame());
+                        default -> Optional.empty();
+                    };
+            double height = r instanceof AboveSheet a ? a.height() : r instanceof InPlane q ? q.height() : 0;
+            Optional<Point> at = plane.flatMap(f -> line.meets(f, height));
+            if (at.isPresent()) {
+                return at;
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** The rectangle in a photograph that is used. */
+    private Optional<SeenRectangle> rectangle(Id photograph) {
+        return uses(photograph) ? used.get(photo(photograph)).rectangle() : Optional.empty();
+    }
+
+    /** Whether it is known where the rectangle in a photograph is. */
+    boolean placesRectangle(Id photograph) {
+        return rectangle(photograph).isPresent();
     }
 
     /** Where points are to begin: by the photographs, else as they were known. */
@@ -122,7 +197,8 @@ final class PhotoFit {
     /** Why a photograph can't be used. */
     static String whyNot(Photograph p) {
         return "It shows " + p.marks().size() + (p.marks().size() == 1 ? " mark" : " marks")
-                + " of the sheet: four are needed, or six points that other photographs or readings locate.";
+                + " of the sheet: four are needed, or the corners of a rectangle, or six points that other photographs "
+                + "or readings locate.";
     }
 
     /** Points that two lines of sight cross at, in the frame of the cameras. */
@@ -187,12 +263,18 @@ final class PhotoFit {
     }
 
     int unknowns() {
-        return PER_PHOTO * used.size() + (seesSheet ? PER_SHEET : 0) + PER_LENS * lensOf.size();
+        return PER_PHOTO * used.size()
+                + (seesSheet ? PER_SHEET : 0)
+                + PER_LENS * lensOf.size()
+                + PER_RECTANGLE * rectangles.size();
     }
 
     int rows() {
         int marks = used.stream().mapToInt(p -> p.marks().size()).sum();
-        return 2 * marks + (seesSheet ? 1 + (placed.laid().isPresent() ? 6 : 0) : 0) + PER_LENS * lensOf.size();
+        return 2 * marks
+                + (seesSheet ? 1 + (placed.laid().isPresent() ? 6 : 0) : 0)
+                + PER_LENS * lensOf.size()
+                + (2 * CORNERS + PER_RECTANGLE) * rectangles.size();
     }
 
     State state(double[] x) {
@@ -220,7 +302,21 @@ final class PhotoFit {
                     THOUSANDTH * x[k + 4]));
             k += PER_LENS;
         }
-        return new State(now, s, scale, lenses);
+        Map<Id, Placed> placedRectangles = new HashMap<>();
+        for (Photograph p : rectangles) {
+            SeenRectangle r = p.rectangle().orElseThrow();
+            placedRectangles.put(
+                    p.id(),
+                    new Placed(
+                            Turn.by(
+                                    vector(x, k),
+                                    vector(x, k + 3).times(THOUSANDTH),
+                                    r.stands().frame()),
+                            r.wide() * Math.exp(THOUSANDTH * x[k + 6]),
+                            r.high() * Math.exp(THOUSANDTH * x[k + 7])));
+            k += PER_RECTANGLE;
+        }
+        return new State(now, s, scale, lenses, placedRectangles);
     }
 
     private static Vector vector(double[] x, int k) {
@@ -257,7 +353,10 @@ final class PhotoFit {
         return s.sheet.origin().plus(s.sheet.world(new Vector(p.x() * s.scale, p.y() * s.scale, 0)));
     }
 
-    /** Puts the photographs' own rows from k on: marks of the sheet, where it was laid, its scale, the lenses. */
+    /**
+     * Puts the photographs' own rows from k on: marks of the sheet and corners of the rectangle, photograph by
+     * photograph; where the sheet was laid, its scale, the lenses, and where the rectangles were and how large.
+     */
     int put(double[] r, int k, State s, double[] x) {
         int at = k;
         for (Photograph p : used) {
@@ -266,20 +365,22 @@ final class PhotoFit {
                 r[at++] = (d.across() - m.across()) / MarkSeen.SPREAD;
                 r[at++] = (d.down() - m.down()) / MarkSeen.SPREAD;
             }
+            if (p.rectangle().isPresent()) {
+                Placed there = Objects.requireNonNull(s.rectangles.get(p.id()));
+                for (int c = 0; c < CORNERS; c++) {
+                    Lens.Pixel pressed = p.rectangle().get().corners().get(c);
+                    Lens.Pixel d = drawn(s, p.id(), there.corner(c));
+                    r[at++] = (d.across() - pressed.across()) / SeenRectangle.CORNER_SPREAD;
+                    r[at++] = (d.down() - pressed.down()) / SeenRectangle.CORNER_SPREAD;
+                }
+            }
         }
         int u = first + PER_PHOTO * used.size();
         if (seesSheet) {
             r[at++] = (s.scale / placed.scale() - 1) * placed.bar() / placed.barSpread();
             if (placed.laid().isPresent()) {
                 PlacedSheet.Laid laid = placed.laid().get();
-                Vector off = s.sheet.origin().minus(laid.at());
-                Vector turn = Turn.between(laid.frame(), s.sheet);
-                for (double d : new double[] {off.x(), off.y(), off.z()}) {
-                    r[at++] = d / laid.spread();
-                }
-                for (double d : new double[] {turn.x(), turn.y(), turn.z()}) {
-                    r[at++] = Math.toDegrees(d) / laid.spreadDeg();
-                }
+                at = stood(r, at, laid.frame(), s.sheet, laid.spread(), laid.spreadDeg());
             }
             u += PER_SHEET;
         }
@@ -291,6 +392,28 @@ final class PhotoFit {
             r[at++] = THOUSANDTH * x[u + 3] / K1_SPREAD;
             r[at++] = THOUSANDTH * x[u + 4] / K2_SPREAD;
             u += PER_LENS;
+        }
+        for (Photograph p : rectangles) {
+            SeenRectangle q = p.rectangle().orElseThrow();
+            SeenRectangle.Standing stands = q.stands();
+            Placed there = Objects.requireNonNull(s.rectangles.get(p.id()));
+            at = stood(r, at, stands.frame(), there.frame, stands.spread(), stands.spreadDeg());
+            r[at++] = (there.wide - q.wide()) / q.spread();
+            r[at++] = (there.high - q.high()) / q.spread();
+        }
+        return at;
+    }
+
+    /** The six rows of where a body was said to be. */
+    private static int stood(double[] r, int k, Frame said, Frame is, double spread, double spreadDeg) {
+        int at = k;
+        Vector off = is.origin().minus(said.origin());
+        Vector turn = Turn.between(said, is);
+        for (double d : new double[] {off.x(), off.y(), off.z()}) {
+            r[at++] = d / spread;
+        }
+        for (double d : new double[] {turn.x(), turn.y(), turn.z()}) {
+            r[at++] = Math.toDegrees(d) / spreadDeg;
         }
         return at;
     }

@@ -274,6 +274,63 @@ public sealed interface Reading {
         }
     }
 
+    /** How far a point stands before the plane of the rectangle in a photograph: 0 for what lies in that plane. */
+    record InPlane(Id photograph, double height, double spread) implements Reading {
+        public InPlane {
+            readable(spread, height);
+        }
+
+        @Override
+        public String label(Function<Id, String> names) {
+            return "in the plane of the rectangle in " + names.apply(photograph);
+        }
+    }
+
+    /** Somewhere on the straight line through two others, as along a straight edge. */
+    record OnLine(Id one, Id other, double spread) implements Reading {
+        public OnLine {
+            readable(spread);
+        }
+
+        @Override
+        public List<Id> others() {
+            return List.of(one, other);
+        }
+
+        @Override
+        public int figures() {
+            return 2;
+        }
+
+        @Override
+        public String label(Function<Id, String> names) {
+            return "on the line through " + names.apply(one) + " and " + names.apply(other);
+        }
+    }
+
+    /** The middle of the circle through three others: a wheel's by three places of its rim. */
+    record Centre(Id one, Id other, Id third, double spread) implements Reading {
+        public Centre {
+            readable(spread);
+        }
+
+        @Override
+        public List<Id> others() {
+            return List.of(one, other, third);
+        }
+
+        @Override
+        public int figures() {
+            return 3;
+        }
+
+        @Override
+        public String label(Function<Id, String> names) {
+            return "middle of the circle through " + names.apply(one) + ", " + names.apply(other) + " and "
+                    + names.apply(third);
+        }
+    }
+
     private static void readable(double spread, double... figures) {
         for (double f : figures) {
             if (!Double.isFinite(f) || Math.abs(f) > 100_000) {

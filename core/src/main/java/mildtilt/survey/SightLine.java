@@ -21,6 +21,13 @@ public record SightLine(Point from, Vector along) {
         return new SightLine(camera.origin(), v.times(1 / v.norm()));
     }
 
+    /** Where it meets a plane so far before the third direction of a frame; empty if it runs along it, or away. */
+    Optional<Point> meets(Frame plane, double height) {
+        double nearing = -plane.g().dot(along);
+        double far = (plane.g().dot(from.minus(plane.origin())) - height) / nearing;
+        return nearing > Math.sin(LEAST_ANGLE) && far > 0 ? Optional.of(from.plus(along.times(far))) : Optional.empty();
+    }
+
     /** The place that is nearest to all; empty with fewer than two, or if they run the same way. */
     static Optional<Point> crossing(List<SightLine> lines) {
         double widest = 0;

@@ -19,11 +19,15 @@ import mildtilt.id.Id;
 import mildtilt.photograph.Lens;
 import mildtilt.photograph.MarkSeen;
 import mildtilt.photograph.Photograph;
+import mildtilt.photograph.SeenRectangle;
 import mildtilt.survey.Reading.AboveSheet;
 import mildtilt.survey.Reading.Along;
+import mildtilt.survey.Reading.Centre;
 import mildtilt.survey.Reading.Height;
+import mildtilt.survey.Reading.InPlane;
 import mildtilt.survey.Reading.Middle;
 import mildtilt.survey.Reading.MirrorOf;
+import mildtilt.survey.Reading.OnLine;
 import mildtilt.survey.Reading.PhoneSlope;
 import mildtilt.survey.Reading.Plumb;
 import mildtilt.survey.Reading.Sighted;
@@ -92,6 +96,8 @@ public final class SurveyFit {
         return switch (r) {
             case Sighted s -> photos.filter(f -> f.uses(s.photograph())).isPresent();
             case AboveSheet _ -> photos.filter(PhotoFit::seesSheet).isPresent();
+            case InPlane q ->
+                photos.filter(f -> f.placesRectangle(q.photograph())).isPresent();
             default -> index.keySet().containsAll(r.others());
         };
     }
@@ -241,10 +247,30 @@ public final class SurveyFit {
                     double y = all.stream().mapToDouble(Point::y).average().orElse(from.y());
                     return Optional.of(new Point(x, y, from.z() + t.length() * 0.6));
                 }
-                case AboveSheet _, PhoneSlope _, Plumb _, Height _, Sighted _ -> {}
+                case OnLine l -> {
+                    return Optional.of(from.midwayTo(known(known, l.other())));
+                }
+                case Centre c -> {
+                    return circumcentre(from, known(known, c.other()), known(known, c.third()));
+                }
+                case AboveSheet _, InPlane _, PhoneSlope _, Plumb _, Height _, Sighted _ -> {}
             }
         }
         return Optional.empty();
+    }
+
+    /** Empty if the three are on one line. */
+    private static Optional<Point> circumcentre(Point a, Point b, Point c) {
+        Vector u = b.minus(a);
+        Vector v = c.minus(a);
+        Vector n = u.cross(v);
+        double n2 = n.dot(n);
+        return n2 < 1e-6
+                ? Optional.empty()
+                : Optional.of(a.plus(n.cross(u)
+                        .times(v.dot(v))
+                        .plus(v.cross(n).times(u.dot(u)))
+                        .times(1 / (2 * n2))));
     }
 
     private static Point known(Map<Id, Point> known, Id point) {
@@ -312,6 +338,34 @@ public final class SurveyFit {
                     case AboveSheet q -> {
                         Frame sheet = state.orElseThrow().sheet();
                         r[k++] = (sheet.g().dot(at.minus(sheet.origin())) - q.height()) / s;
+                    }
+                    case InPlane q -> {
+                        Frame plane = Objects.requireNonNull(
+                                        state.orElseThrow().rectangles().get(q.photograph()))
+                                .frame();
+                        r[k++] = (plane.g().dot(at.minus(plane.origin())) - q.height()) / s;
+                    }
+                    case OnLine l -> {
+                        Point one = at(x, l.one());
+                        Vector line = at(x, l.other()).minus(one);
+                        line = line.times(1 / Math.max(1e-9, line.norm()));
+                        // Of two axes square to the line; which does not change while the line moves a little.
+                        Vector across = line.cross(Math.abs(line.z()) < 0.9 ? Vector.Z : Vector.X);
+                        across = across.times(1 / across.norm());
+                        Vector off = at.minus(one);
+                        r[k++] = off.dot(across) / s;
+                        r[k++] = off.dot(line.cross(across)) / s;
+                    }
+                    case Centre c -> {
+                        Point[] rim = {at(x, c.one()), at(x, c.other()), at(x, c.third())};
+                        double[] far = {
+                            at.distanceTo(rim[0]), at.distanceTo(rim[1]), at.distanceTo(rim[2]),
+                        };
+                        // As good as three distances less one unknown radius, all of one ±.
+                        r[k++] = (far[0] - far[1]) / Math.sqrt(2) / s;
+                        r[k++] = (far[0] + far[1] - 2 * far[2]) / Math.sqrt(6) / s;
+                        Vector n = rim[1].minus(rim[0]).cross(rim[2].minus(rim[0]));
+                        r[k++] = at.minus(rim[0]).dot(n) / Math.max(1e-9, n.norm()) / s;
                     }
                     case Sighted q -> {
                         Lens.Pixel drawn = photos.orElseThrow().drawn(state.orElseThrow(), q.photograph(), at);
@@ -469,6 +523,15 @@ public final class SurveyFit {
                 for (MarkSeen m : p.marks()) {
                     Sighted seen = new Sighted(p.id(), m.across(), m.down(), MarkSeen.SPREAD);
                     ReadingCheck c = checked.next(PlacedSheet.mark(m.mark()), ReadingCheck.OF_SHEET, seen);
+                    marks.add(c);
+                    offs.computeIfAbsent(p.id(), _ -> new ArrayList<>()).add(c.off());
+                }
+                List<Lens.Pixel> corners =
+                        p.rectangle().map(SeenRectangle::corners).orElse(List.of());
+                for (int i = 0; i < corners.size(); i++) {
+                    Lens.Pixel at = corners.get(i);
+                    Sighted seen = new Sighted(p.id(), at.across(), at.down(), SeenRectangle.CORNER_SPREAD);
+                    ReadingCheck c = checked.next(p.corner(i), ReadingCheck.OF_SHEET, seen);
                     marks.add(c);
                     offs.computeIfAbsent(p.id(), _ -> new ArrayList<>()).add(c.off());
                 }

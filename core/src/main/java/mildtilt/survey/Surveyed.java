@@ -19,7 +19,7 @@ import mildtilt.photograph.Lens;
  * @param spare how many readings more there are than are needed
  * @param together the covariance of all places
  * @param photographs where each camera stood
- * @param marks every mark of the printed sheet in each photograph, against the fit
+ * @param marks every mark of the printed sheet and every corner of a rectangle in each photograph, against the fit
  */
 public record Surveyed(
         Map<Id, Place> places,
@@ -68,7 +68,7 @@ public record Surveyed(
     public record ReadingCheck(
             Id point, int index, Reading reading, double off, double misread, double times, boolean checked) {
 
-        /** In place of an index: of a mark of the printed sheet. */
+        /** In place of an index: of a mark of the printed sheet, or a corner of a rectangle. */
         public static final int OF_SHEET = -1;
 
         public boolean suspect() {

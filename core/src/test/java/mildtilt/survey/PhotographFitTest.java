@@ -74,7 +74,8 @@ class PhotographFitTest {
                 marks.add(new MarkSeen(
                         m, d.across() + mark * random.nextGaussian(), d.down() + mark * random.nextGaussian()));
             }
-            photographs.add(new Photograph(photo(n), "Picture " + n, n + ".jpg", WIDTH, HEIGHT, FOCAL_35, 0, marks));
+            photographs.add(new Photograph(
+                    photo(n), "Picture " + "" + n, n + ".jpg", WIDTH, HEIGHT, FOCAL_35, 0, marks, Optional.empty()));
             for (int i = 0; i < POINTS.size(); i++) {
                 Lens.Pixel d = drawn(camera, POINTS.get(i));
                 points.set(
@@ -284,7 +285,8 @@ class PhotographFitTest {
                         List.of(seen, new Reading.AboveSheet(truths.get(i).z(), 0.05))));
                 flat.add(new SurveyPoint(point(i), "p", List.of(seen, new Reading.AboveSheet(0, 0.05))));
             }
-            Photograph picture = new Photograph(photo(0), "one", "one.jpg", WIDTH, HEIGHT, FOCAL_35, 0, marks);
+            Photograph picture =
+                    new Photograph(photo(0), "one", "one.jpg", WIDTH, HEIGHT, FOCAL_35, 0, marks, Optional.empty());
             Survey s = new Survey(points, StatedUncertainty.USUAL, List.of(picture), laid(0.01, 0.001));
             Surveyed f = fit(s);
             Surveyed wrong = fit(s.withPoints(flat));

@@ -2,19 +2,29 @@ package mildtilt.app.survey;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.function.BiFunction;
 import javafx.scene.Node;
 import mildtilt.app.controls.Wrap;
 import mildtilt.app.forms.FormPane;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.describe.Field;
+import mildtilt.describe.Field.Shape;
+import mildtilt.describe.Form;
+import mildtilt.describe.Kind;
+import mildtilt.describe.Part;
 import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.job.Names;
+import mildtilt.parts.SurveyParts;
+import mildtilt.photograph.Photograph;
 import mildtilt.survey.Reading;
 import mildtilt.survey.SurveyPoint;
 import mildtilt.survey.Surveyed;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
+import mildtilt.units.Unit;
 
 /** A pane in which the readings of a survey can be typed. */
 abstract class ReadingPane extends FormPane {
@@ -25,199 +35,69 @@ abstract class ReadingPane extends FormPane {
 
     /** The fields of one reading. @param i among its point's; @param id for the ids of its controls */
     final List<Node> readingFields(Job job, SurveyPoint p, int i, String id, Names names) {
-        List<Node> fields = new ArrayList<>();
-        Reading r = p.readings().get(i);
-        switch (r) {
-            case Reading.Plumb q -> {
-                fields.add(length(
-                        "x, forward",
-                        "survey-x-" + id,
-                        q.x(),
-                        (j, v) -> put(j, p, i, new Reading.Plumb(v, q.y(), q.spread()))));
-                fields.add(length(
-                        "y, left",
-                        "survey-y-" + id,
-                        q.y(),
-                        (j, v) -> put(j, p, i, new Reading.Plumb(q.x(), v, q.spread()))));
-                fields.add(length(
-                        "±",
-                        "survey-spread-" + id,
-                        q.spread(),
-                        (j, v) -> put(j, p, i, new Reading.Plumb(q.x(), q.y(), v))));
-            }
-            case Reading.Height q -> {
-                fields.add(length(
-                        "Height", "survey-z-" + id, q.z(), (j, v) -> put(j, p, i, new Reading.Height(v, q.spread()))));
-                fields.add(length(
-                        "±", "survey-spread-" + id, q.spread(), (j, v) -> put(j, p, i, new Reading.Height(q.z(), v))));
-            }
-            case Reading.Tape q -> {
-                fields.add(other(
-                        job,
-                        p,
-                        names,
-                        "From",
-                        "survey-from-" + id,
-                        q.from(),
-                        (j, n) -> put(j, p, i, new Reading.Tape(n, q.length(), q.spread()))));
-                fields.add(length(
-                        "Length",
-                        "survey-length-" + id,
-                        q.length(),
-                        (j, v) -> put(j, p, i, new Reading.Tape(q.from(), v, q.spread()))));
-                fields.add(length(
-                        "±",
-                        "survey-spread-" + id,
-                        q.spread(),
-                        (j, v) -> put(j, p, i, new Reading.Tape(q.from(), q.length(), v))));
-            }
-            case Reading.Along q -> {
-                fields.add(other(
-                        job,
-                        p,
-                        names,
-                        "From",
-                        "survey-from-" + id,
-                        q.from(),
-                        (j, n) -> put(j, p, i, new Reading.Along(n, q.toward(), q.length(), q.spread()))));
-                fields.add(other(
-                        job,
-                        p,
-                        names,
-                        "Toward",
-                        "survey-toward-" + id,
-                        q.toward(),
-                        (j, n) -> put(j, p, i, new Reading.Along(q.from(), n, q.length(), q.spread()))));
-                fields.add(length(
-                        "Along",
-                        "survey-length-" + id,
-                        q.length(),
-                        (j, v) -> put(j, p, i, new Reading.Along(q.from(), q.toward(), v, q.spread()))));
-                fields.add(length(
-                        "±",
-                        "survey-spread-" + id,
-                        q.spread(),
-                        (j, v) -> put(j, p, i, new Reading.Along(q.from(), q.toward(), q.length(), v))));
-            }
-            case Reading.Slope q -> {
-                fields.add(other(
-                        job,
-                        p,
-                        names,
-                        "From",
-                        "survey-from-" + id,
-                        q.from(),
-                        (j, n) -> put(j, p, i, new Reading.Slope(n, q.downDeg(), q.leftDeg(), q.spread()))));
-                fields.add(angle(
-                        "Below level",
-                        "survey-down-" + id,
-                        q.downDeg(),
-                        (j, v) -> put(j, p, i, new Reading.Slope(q.from(), v, q.leftDeg(), q.spread()))));
-                fields.add(angle(
-                        "To the left",
-                        "survey-left-" + id,
-                        q.leftDeg(),
-                        (j, v) -> put(j, p, i, new Reading.Slope(q.from(), q.downDeg(), v, q.spread()))));
-                fields.add(angle(
-                        "±",
-                        "survey-spread-" + id,
-                        q.spread(),
-                        (j, v) -> put(j, p, i, new Reading.Slope(q.from(), q.downDeg(), q.leftDeg(), v))));
-            }
-            case Reading.PhoneSlope q -> {
-                fields.add(other(
-                        job,
-                        p,
-                        names,
-                        "From",
-                        "survey-from-" + id,
-                        q.from(),
-                        (j, n) -> put(j, p, i, new Reading.PhoneSlope(n, q.firstDeg(), q.turnedDeg(), q.spread()))));
-                fields.add(angle(
-                        "Phone shows",
-                        "survey-first-" + id,
-                        q.firstDeg(),
-                        (j, v) -> put(j, p, i, new Reading.PhoneSlope(q.from(), v, q.turnedDeg(), q.spread()))));
-                fields.add(angle(
-                        "Turned round",
-                        "survey-turned-" + id,
-                        q.turnedDeg(),
-                        (j, v) -> put(j, p, i, new Reading.PhoneSlope(q.from(), q.firstDeg(), v, q.spread()))));
-                fields.add(angle(
-                        "±",
-                        "survey-spread-" + id,
-                        q.spread(),
-                        (j, v) -> put(j, p, i, new Reading.PhoneSlope(q.from(), q.firstDeg(), q.turnedDeg(), v))));
-            }
-            case Reading.AboveSheet q -> {
-                fields.add(length(
-                        "Above the sheet",
-                        "survey-above-" + id,
-                        q.height(),
-                        (j, v) -> put(j, p, i, new Reading.AboveSheet(v, q.spread()))));
-                fields.add(length(
-                        "±",
-                        "survey-spread-" + id,
-                        q.spread(),
-                        (j, v) -> put(j, p, i, new Reading.AboveSheet(q.height(), v))));
-            }
-            case Reading.Sighted q -> {
-                fields.add(number(
-                        "Across, px",
-                        "survey-across-" + id,
-                        q.across(),
-                        (j, v) -> put(j, p, i, new Reading.Sighted(q.photograph(), v, q.down(), q.spread()))));
-                fields.add(number(
-                        "Down, px",
-                        "survey-down-px-" + id,
-                        q.down(),
-                        (j, v) -> put(j, p, i, new Reading.Sighted(q.photograph(), q.across(), v, q.spread()))));
-                fields.add(number(
-                        "± px",
-                        "survey-spread-" + id,
-                        q.spread(),
-                        (j, v) -> put(j, p, i, new Reading.Sighted(q.photograph(), q.across(), q.down(), v))));
-            }
-            case Reading.Middle q -> {
-                fields.add(other(
-                        job,
-                        p,
-                        names,
-                        "One",
-                        "survey-from-" + id,
-                        q.one(),
-                        (j, n) -> put(j, p, i, new Reading.Middle(n, q.other(), q.spread()))));
-                fields.add(other(
-                        job,
-                        p,
-                        names,
-                        "Other",
-                        "survey-toward-" + id,
-                        q.other(),
-                        (j, n) -> put(j, p, i, new Reading.Middle(q.one(), n, q.spread()))));
-                fields.add(length(
-                        "±",
-                        "survey-spread-" + id,
-                        q.spread(),
-                        (j, v) -> put(j, p, i, new Reading.Middle(q.one(), q.other(), v))));
-            }
-            case Reading.MirrorOf q -> {
-                fields.add(other(
-                        job,
-                        p,
-                        names,
-                        "Of",
-                        "survey-from-" + id,
-                        q.of(),
-                        (j, n) -> put(j, p, i, new Reading.MirrorOf(n, q.spread()))));
-                fields.add(length(
-                        "±",
-                        "survey-spread-" + id,
-                        q.spread(),
-                        (j, v) -> put(j, p, i, new Reading.MirrorOf(q.of(), v))));
-            }
+        return fields(SurveyParts.READING, p.readings().get(i), new Where(job, p, i, id, names));
+    }
+
+    /** A reading's place, and what its controls are called. */
+    private record Where(Job job, SurveyPoint point, int index, String id, Names names) {
+
+        /** Of the control for one of its values. @param key in the file */
+        String control(String key) {
+            return "survey-" + key.replaceAll("_(mm|deg|px)$", "").replace('_', '-') + "-" + id;
         }
-        return fields;
+
+        Job put(Job j, Reading r) {
+            return j.editSurvey(x -> x.edit(point.id(), q -> q.with(index, r)));
+        }
+    }
+
+    @SuppressWarnings("unchecked")
+    private <T extends Reading> List<Node> fields(Form<T> form, T reading, Where at) {
+        return switch (form) {
+            case Form.Kinds<T> k ->
+                fields((Form<T>) Objects.requireNonNull(k.kinds().get(k.word(reading))), reading, at);
+            case Part<T> part -> {
+                List<Node> all = new ArrayList<>();
+                part.fields().forEach(f -> field(part, f, reading, at).ifPresent(all::add));
+                yield all;
+            }
+            default -> throw new IllegalStateException("no fields for " + form.help());
+        };
+    }
+
+    private <T extends Reading, V> Optional<Node> field(Part<T> part, Field<T, V> f, T reading, Where at) {
+        if (!(f.shape() instanceof Shape.Keyed<V> keyed) || f.label().isEmpty()) {
+            return Optional.empty();
+        }
+        BiFunction<Job, Object, Job> set = (j, v) -> at.put(j, part.with(reading, f, Optional.of(v)));
+        Object now = Objects.requireNonNull(f.of(reading));
+        String control = at.control(keyed.key());
+        return switch (keyed.kind()) {
+            case Kind.Size _ -> Optional.of(size(f.label(), control, keyed.key(), reading, (Double) now, set));
+            case Kind.Reference r ->
+                Optional.of(choice(f.label(), control, choices(r, at), (Id) now, at.names, set::apply));
+            default -> throw new IllegalStateException("a label on " + keyed.key());
+        };
+    }
+
+    private Node size(
+            String label, String id, String key, Reading reading, double now, BiFunction<Job, Object, Job> set) {
+        // What a ± is in, its reading says; of all else the key does.
+        Unit unit = key.endsWith("_mm")
+                ? Unit.LENGTH
+                : key.endsWith("_deg") ? Unit.ANGLE : key.endsWith("_px") ? Unit.PIXEL : reading.unit();
+        return switch (unit) {
+            case LENGTH -> length(label, id, now, set::apply);
+            case ANGLE -> angle(label, id, now, set::apply);
+            default -> number(label + ", px", id, now, set::apply);
+        };
+    }
+
+    /** A photograph that has a rectangle, or what a point can be measured from. */
+    private static List<Id> choices(Kind.Reference kind, Where at) {
+        return kind.kind().filter(Id.Kind.PHOTO::equals).isPresent()
+                ? at.job.survey().photographs().stream().map(Photograph::id).toList()
+                : others(at.job, at.point);
     }
 
     /** Where a point is, with its ±. */
@@ -233,15 +113,6 @@ abstract class ReadingPane extends FormPane {
                                 Quantity.length(at.sdZ()))
                         .text(bench.lengthUnit()),
                 "facts-figure"));
-    }
-
-    private static Job put(Job j, SurveyPoint p, int i, Reading r) {
-        return j.editSurvey(x -> x.edit(p.id(), q -> q.with(i, r)));
-    }
-
-    private Node other(
-            Job job, SurveyPoint p, Names names, String label, String id, Id now, BiFunction<Job, Id, Job> set) {
-        return choice(label, id, others(job, p), now, names, set);
     }
 
     /** What a point can be measured from. */

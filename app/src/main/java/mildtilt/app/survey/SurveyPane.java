@@ -243,6 +243,15 @@ public final class SurveyPane extends ReadingPane {
         if (!job.survey().photographs().isEmpty()) {
             add.getItems().add(item(p, "Above the plane of the sheet", "above-sheet", new Reading.AboveSheet(0, TAPE)));
         }
+        job.survey().photographs().stream()
+                .filter(q -> q.rectangle().isPresent())
+                .findFirst()
+                .ifPresent(q -> add.getItems()
+                        .add(item(
+                                p,
+                                "In the plane of a photograph's rectangle",
+                                "in-plane",
+                                new Reading.InPlane(q.id(), 0, TAPE))));
         if (!others.isEmpty()) {
             Id first = others.getFirst();
             add.getItems()
@@ -272,7 +281,20 @@ public final class SurveyPane extends ReadingPane {
                                     p,
                                     "Midway between two",
                                     "middle",
-                                    new Reading.Middle(others.get(0), others.get(1), TAPE)));
+                                    new Reading.Middle(others.get(0), others.get(1), TAPE)),
+                            item(
+                                    p,
+                                    "On the line through two",
+                                    "on-line",
+                                    new Reading.OnLine(others.get(0), others.get(1), TAPE)));
+        }
+        if (others.size() > 2) {
+            add.getItems()
+                    .add(item(
+                            p,
+                            "Middle of the circle through three",
+                            "centre",
+                            new Reading.Centre(others.get(0), others.get(1), others.get(2), TAPE)));
         }
         row(
                 add,

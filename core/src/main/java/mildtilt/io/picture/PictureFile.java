@@ -51,7 +51,16 @@ public final class PictureFile {
 
         /** As a survey keeps it. @param beside how its copy is named from the job's folder */
         public Photograph photograph(Id id, String beside) {
-            return new Photograph(id, name(), beside, picture.width(), picture.height(), focal35, turnedDeg, List.of());
+            return new Photograph(
+                    id,
+                    name(),
+                    beside,
+                    picture.width(),
+                    picture.height(),
+                    focal35,
+                    turnedDeg,
+                    List.of(),
+                    Optional.empty());
         }
     }
 
