@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.scene.control.ButtonBar.ButtonData;
@@ -16,9 +17,13 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
 import mildtilt.app.survey.PhotographView;
+import mildtilt.app.workbench.PictureBehind;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
+import mildtilt.drawing.Elevation;
+import mildtilt.geometry.Frame;
 import mildtilt.geometry.Point;
+import mildtilt.geometry.Vector;
 import mildtilt.id.Id;
 import mildtilt.io.jobfile.DemoJob;
 import mildtilt.io.jobfile.JobFile;
@@ -26,6 +31,8 @@ import mildtilt.io.picture.PracticeSet;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.photograph.Lens;
+import mildtilt.photograph.SeenRectangle;
+import mildtilt.photograph.SeenRectangle.Standing;
 import mildtilt.survey.Reading.Sighted;
 import mildtilt.survey.Survey;
 import mildtilt.survey.Surveyed;
@@ -78,7 +85,7 @@ class PhotographStageTest {
         AppWindow.until(() -> Files.exists(app.chosen));
         PracticeSet set = new PracticeSet(app.bench.job(), WIDTH, HEIGHT);
         app.several = set.write(folder.resolve("phone")).stream()
-                .filter(p -> p.toString().endsWith(".jpg"))
+                .filter(p -> p.getFileName().toString().matches("practice-[0-9]\\.jpg"))
                 .toList();
         AppWindow.press(robot, "#photos-add");
         AppWindow.until(() -> survey().photographs().size() == set.count());
@@ -148,6 +155,70 @@ class PhotographStageTest {
         assertThat(app.text(robot, "#problem-text")).contains("sheet.pdf: it is no photograph");
         AppWindow.answer(robot, ButtonData.OK_DONE);
         assertThat(app.bench.job()).isSameAs(kept);
+    }
+
+    /** One picture from the left with a board whose sides are known: the wheel's hub lies in its plane. */
+    @Test
+    void aBoardInOnePictureGivesWhatLiesInItsPlane(FxRobot robot) throws Exception {
+        PracticeSet set = new PracticeSet(app.bench.job(), WIDTH, HEIGHT);
+        app.several = set.write(folder.resolve("phone")).stream()
+                .filter(p -> p.endsWith("practice-from-left.jpg"))
+                .toList();
+        AppWindow.press(robot, "#photos-add");
+        AppWindow.until(() -> survey().photographs().size() == 1);
+        AppWindow.press(robot, "#photos-rectangle");
+        // Without its sides a press says what is missing.
+        press(robot, new Lens.Pixel(WIDTH / 2.0, HEIGHT / 2.0));
+        AppWindow.until(() -> app.bench.messageProperty().get().text().contains("how wide and how high"));
+        AppWindow.type(robot, "#photos-rectangle-wide", "40 cm");
+        AppWindow.type(robot, "#photos-rectangle-high", "250");
+        List<Point> corners = corners(set.boardAt());
+        // The wrong way round is refused, and may be pressed again.
+        for (int c : new int[] {3, 2, 1, 0, 0, 1, 2, 3}) {
+            press(robot, set.drawnFromLeft(corners.get(c)));
+        }
+        AppWindow.until(() -> survey().photographs().getFirst().rectangle().isPresent());
+        AppWindow.type(robot, "#rectangle-x", Double.toString(set.boardAt().x()));
+        AppWindow.type(robot, "#rectangle-y", Double.toString(set.boardAt().y()));
+        AppWindow.type(robot, "#rectangle-z", Double.toString(set.boardAt().z()));
+        Id hub = new Id("hub");
+        choose(robot, hub);
+        press(robot, set.drawnFromLeft(set.balls().get(hub)));
+        AppWindow.until(() -> says(robot, "aside of this"));
+        Surveyed.Place place = JobPoints.surveyed(app.bench.job()).places().get(hub);
+        // A screen's pixel is two or three of the picture's, and one of those is 1.3 mm here.
+        assertThat(place.at().distanceTo(set.balls().get(hub))).isLessThan(8);
+        // Behind the side view it lies where the vehicle's own points are.
+        AppWindow.press(robot, "#photos-behind");
+        AppWindow.until(() -> app.bench.pictureBehindProperty().get().isPresent());
+        PictureBehind behind = app.bench.pictureBehindProperty().get().orElseThrow();
+        assertThat(behind.elevation()).isEqualTo(Elevation.SIDE);
+        Point boardMiddle = corners.getFirst().midwayTo(corners.get(2));
+        assertThat(shade(behind, boardMiddle))
+                .isGreaterThan(shade(behind, boardMiddle.plus(Vector.Z.times(-350))) + 40);
+        assertThat(shade(behind, corners.getFirst().plus(new Vector(-8, 0, 8)))).isGreaterThan(150);
+        assertThat(shade(behind, corners.getFirst().plus(new Vector(8, 0, -8)))).isLessThan(150);
+        AppWindow.press(robot, "#photos-rectangle-out");
+        AppWindow.until(() -> app.bench.pictureBehindProperty().get().isEmpty());
+    }
+
+    private static List<Point> corners(Point lowerLeft) {
+        Frame board = Standing.BY_LEVEL.withAt(lowerLeft).frame();
+        return IntStream.range(0, 4)
+                .mapToObj(c -> SeenRectangle.corner(c, PracticeSet.BOARD_WIDE, PracticeSet.BOARD_HIGH))
+                .map(p -> board.origin().plus(board.world(p.minus(Point.ORIGIN))))
+                .toList();
+    }
+
+    /** How light the picture is at a place, 0 to 255. */
+    private static double shade(PictureBehind p, Point at) {
+        double k = p.image().getWidth() / p.width();
+        return 255
+                * p.image()
+                        .getPixelReader()
+                        .getColor((int) ((p.elevation().across(at) - p.left()) * k), (int)
+                                ((p.top() - p.elevation().up(at)) * k))
+                        .getBrightness();
     }
 
     private Optional<Sighted> sight(Id point, Id photo) {

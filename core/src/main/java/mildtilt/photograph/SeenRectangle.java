@@ -66,7 +66,7 @@ public record SeenRectangle(List<Lens.Pixel> corners, double wide, double high, 
         }
 
         /** Toward who looks. */
-        private Vector toward() {
+        public Vector toward() {
             return switch (this) {
                 case LEFT -> Vector.Y;
                 case RIGHT -> Vector.Y.times(-1);

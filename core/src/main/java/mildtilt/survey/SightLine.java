@@ -28,6 +28,12 @@ public record SightLine(Point from, Vector along) {
         return nearing > Math.sin(LEAST_ANGLE) && far > 0 ? Optional.of(from.plus(along.times(far))) : Optional.empty();
     }
 
+    /** How far aside in a plane that is thought to lie in it which stands 1 mm before it. */
+    public double aside(Frame plane) {
+        double through = Math.abs(plane.g().dot(along));
+        return Math.sqrt(Math.max(0, 1 - through * through)) / through;
+    }
+
     /** The place that is nearest to all; empty with fewer than two, or if they run the same way. */
     static Optional<Point> crossing(List<SightLine> lines) {
         double widest = 0;

@@ -160,7 +160,7 @@ public final class SurveyFit {
     private static List<PhotoPlace> unused(Survey survey, Optional<PhotoFit> fit) {
         return survey.photographs().stream()
                 .filter(p -> fit.filter(f -> f.uses(p.id())).isEmpty())
-                .map(p -> new PhotoPlace(p.id(), Optional.empty(), p.lens(), 0, PhotoFit.whyNot(p)))
+                .map(p -> new PhotoPlace(p.id(), Optional.empty(), p.lens(), Optional.empty(), 0, PhotoFit.whyNot(p)))
                 .toList();
     }
 
@@ -543,7 +543,12 @@ public final class SurveyFit {
                         .average()
                         .orElse(0));
                 cameras.add(new PhotoPlace(
-                        p.id(), Optional.of(fit.camera(state, p.id())), fit.lens(state, p.id()), rms, ""));
+                        p.id(),
+                        Optional.of(fit.camera(state, p.id())),
+                        fit.lens(state, p.id()),
+                        Optional.ofNullable(state.rectangles().get(p.id())).map(PhotoFit.Placed::frame),
+                        rms,
+                        ""));
             }
         }
         int n = 3 * points.size() - 1;

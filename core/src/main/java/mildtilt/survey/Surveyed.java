@@ -49,10 +49,12 @@ public record Surveyed(
      *
      * @param camera its directions to the right and down in the picture, and ahead; empty if it can't be used
      * @param lens as fitted
+     * @param plane of its rectangle, toward who looks; empty if it has none
      * @param off px, the root of the mean square over all that is seen in it
      * @param why it can't be used; empty if it is
      */
-    public record PhotoPlace(Id photograph, Optional<Frame> camera, Lens lens, double off, String why) {}
+    public record PhotoPlace(
+            Id photograph, Optional<Frame> camera, Lens lens, Optional<Frame> plane, double off, String why) {}
 
     /**
      * @param point whose reading

@@ -110,7 +110,7 @@ class RectangleInPhotographTest {
         assertThat(s.open()).isEmpty();
         for (int i = 0; i < PLACES.size(); i++) {
             assertThat(s.places().get(point(i)).at().distanceTo(inSpace(stands.frame(), PLACES.get(i))))
-                    .isLessThan(0.3);
+                    .isLessThan(0.5);
         }
     }
 

@@ -89,7 +89,8 @@ public abstract class FormPane extends FactsPane {
         return size(SizeField.optional(id, label, SizeField.Measure.NUMBER, v, set));
     }
 
-    private Node size(SizeField size) {
+    /** A size under its name. */
+    protected final Node size(SizeField size) {
         return named(size.label(), size.control(bench, ""));
     }
 

@@ -25,7 +25,6 @@ import mildtilt.geometry.Frame;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 import mildtilt.id.Id;
-import mildtilt.io.jobfile.PhotoFile;
 import mildtilt.job.Job;
 import mildtilt.job.Names;
 import mildtilt.photograph.Lens;
@@ -88,10 +87,11 @@ public final class PhotographView extends CanvasPane {
         bench.fileProperty().addListener((_, _, _) -> again());
         desk.photographProperty().addListener((_, _, _) -> again());
         desk.pointProperty().addListener((_, _, _) -> redraw());
+        desk.cornersProperty().addListener((_, _, _) -> redraw());
         desk.settledProperty().addListener((_, _, _) -> redraw());
         visibleProperty().addListener((_, _, _) -> again());
-        widthProperty().addListener((_, _, _) -> fitted = false);
-        heightProperty().addListener((_, _, _) -> fitted = false);
+        widthProperty().addListener((_, _, _) -> showWhole());
+        heightProperty().addListener((_, _, _) -> showWhole());
         addEventHandler(MouseEvent.MOUSE_PRESSED, this::pressed);
         addEventHandler(MouseEvent.MOUSE_DRAGGED, this::dragged);
         addEventHandler(MouseEvent.MOUSE_RELEASED, this::released);
@@ -116,7 +116,7 @@ public final class PhotographView extends CanvasPane {
         names = Names.of(bench.job());
         Optional<Photograph> now = desk.photograph();
         // By its file: another job's first photograph has the same id.
-        Optional<Path> file = now.flatMap(this::file).filter(Files::isRegularFile);
+        Optional<Path> file = now.flatMap(desk::file).filter(Files::isRegularFile);
         if (!file.equals(shown)) {
             shown = file;
             setUserData(file);
@@ -133,10 +133,6 @@ public final class PhotographView extends CanvasPane {
             }));
         }
         redraw();
-    }
-
-    private Optional<Path> file(Photograph p) {
-        return bench.fileProperty().get().map(f -> PhotoFile.beside(f, p.file()));
     }
 
     private void fit(Photograph p, double w, double h) {
@@ -198,6 +194,8 @@ public final class PhotographView extends CanvasPane {
         for (MarkSeen m : p.marks()) {
             circle(g, to, new Lens.Pixel(m.across(), m.down()), round, ColorToken.FINE);
         }
+        corners(p).ifPresent(c -> rectangle(g, to, c.pressed(), false));
+        p.rectangle().ifPresent(r -> rectangle(g, to, r.corners(), true));
         Job job = bench.job();
         Optional<Id> chosen = desk.pointProperty().get();
         for (SurveyPoint q : job.survey().points()) {
@@ -218,6 +216,25 @@ public final class PhotographView extends CanvasPane {
                 .map(Sighted.class::cast)
                 .filter(s -> s.photograph().equals(p.id()))
                 .findFirst();
+    }
+
+    /** The rectangle of this photograph that is being pressed. */
+    private Optional<SurveyDesk.Corners> corners(Photograph p) {
+        return desk.cornersProperty().get().filter(c -> c.photograph().equals(p.id()));
+    }
+
+    private void rectangle(GraphicsContext g, Affine to, List<Lens.Pixel> corners, boolean closed) {
+        List<Point2D> at =
+                corners.stream().map(c -> to.transform(c.across(), c.down())).toList();
+        g.setStroke(ink(ColorToken.LOOK));
+        for (int i = 0; i < at.size(); i++) {
+            Point2D a = at.get(i);
+            g.strokeOval(a.getX() - 5, a.getY() - 5, 10, 10);
+            if (closed || i + 1 < at.size()) {
+                Point2D b = at.get((i + 1) % at.size());
+                g.strokeLine(a.getX(), a.getY(), b.getX(), b.getY());
+            }
+        }
     }
 
     private void circle(GraphicsContext g, Affine to, Lens.Pixel at, double r, ColorToken ink) {
@@ -295,6 +312,11 @@ public final class PhotographView extends CanvasPane {
         return v.z() > 10 && Math.hypot(v.x(), v.y()) < 2 * v.z() ? Optional.of(lens.drawn(v)) : Optional.empty();
     }
 
+    private void showWhole() {
+        fitted = false;
+        redraw();
+    }
+
     private void zoom(double by, double x, double y) {
         Optional<Photograph> p = desk.photograph();
         if (p.isEmpty() || !fitted) {
@@ -343,19 +365,30 @@ public final class PhotographView extends CanvasPane {
 
     /** The chosen point is there. */
     private void press(Photograph p, Lens.Pixel at) {
+        if (at.across() < 0 || at.down() < 0 || at.across() > p.width() || at.down() > p.height()) {
+            return;
+        }
+        Optional<SurveyDesk.Corners> corners = corners(p);
+        if (corners.isPresent()) {
+            if (corners.get().sized()) {
+                desk.press(corners.get(), at);
+            } else {
+                bench.refuse("Type how wide and how high the rectangle is first, in the panel.");
+            }
+            return;
+        }
         Optional<Id> chosen = desk.pointProperty().get();
         if (chosen.isEmpty()) {
             bench.refuse("Choose the point you press first, in the panel.");
             return;
         }
-        if (at.across() < 0 || at.down() < 0 || at.across() > p.width() || at.down() > p.height()) {
-            return;
-        }
         String name = names.apply(chosen.get());
         bench.edit(
                 "Press " + name + " in " + p.name(),
-                j -> j.editSurvey(
-                        s -> s.sighted(chosen.get(), name, new Sighted(p.id(), at.across(), at.down(), PRESSED))));
+                j -> j.editSurvey(s -> desk.placed(
+                        s.sighted(chosen.get(), name, new Sighted(p.id(), at.across(), at.down(), PRESSED)),
+                        chosen.get(),
+                        p)));
     }
 
     /** Arrows move the chosen point's place by a quarter of a pixel; plus and minus zoom; 0 shows the whole. */
@@ -369,10 +402,7 @@ public final class PhotographView extends CanvasPane {
             case DOWN -> y = 1;
             case PLUS, EQUALS, ADD -> zoom(1.25, getWidth() / 2, getHeight() / 2);
             case MINUS, SUBTRACT -> zoom(0.8, getWidth() / 2, getHeight() / 2);
-            case DIGIT0, NUMPAD0 -> {
-                fitted = false;
-                redraw();
-            }
+            case DIGIT0, NUMPAD0 -> showWhole();
             default -> {
                 return;
             }

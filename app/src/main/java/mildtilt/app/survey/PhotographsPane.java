@@ -2,33 +2,52 @@ package mildtilt.app.survey;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import mildtilt.app.controls.MeasureField;
 import mildtilt.app.controls.Wrap;
+import mildtilt.app.forms.PartFields;
 import mildtilt.app.workbench.AnalysisUpdate;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.describe.JobPlace;
 import mildtilt.geometry.Point;
 import mildtilt.id.Id;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.Names;
+import mildtilt.parts.SurveyParts;
+import mildtilt.photograph.Lens;
 import mildtilt.photograph.Photograph;
+import mildtilt.photograph.SeenRectangle;
+import mildtilt.photograph.SeenRectangle.SeenFrom;
+import mildtilt.photograph.SeenRectangle.Standing;
 import mildtilt.survey.PlacedSheet;
 import mildtilt.survey.PlacedSheet.Laid;
 import mildtilt.survey.Reading;
+import mildtilt.survey.SightLine;
 import mildtilt.survey.SurveyPoint;
 import mildtilt.survey.Surveyed;
+import mildtilt.units.LengthText;
+import mildtilt.units.LengthUnit;
 import mildtilt.units.Quantity;
 import mildtilt.units.Unit;
 
 /** The photographs of a survey in the order of the work: the sheet, the pictures, the points pressed in them. */
 public final class PhotographsPane extends ReadingPane {
+
+    /** mm. */
+    private static final double OUT_OF_PLANE = 10;
 
     private final SurveyDesk desk;
     private final Files files;
@@ -51,6 +70,8 @@ public final class PhotographsPane extends ReadingPane {
         desk.settledProperty().addListener((_, _, _) -> refresh());
         desk.photographProperty().addListener((_, _, _) -> refresh());
         desk.pointProperty().addListener((_, _, _) -> refresh());
+        desk.cornersProperty().addListener((_, _, _) -> refresh());
+        desk.endsProperty().addListener((_, _, _) -> refresh());
         refresh();
     }
 
@@ -65,7 +86,9 @@ public final class PhotographsPane extends ReadingPane {
                 new SameOnly(bench.job()),
                 desk.settledProperty().get().map(SameOnly::new),
                 desk.photographProperty().get(),
-                desk.pointProperty().get());
+                desk.pointProperty().get(),
+                desk.cornersProperty().get(),
+                desk.endsProperty().get());
     }
 
     @Override
@@ -81,7 +104,9 @@ public final class PhotographsPane extends ReadingPane {
             s.flatMap(Surveyed::worst).ifPresent(this::wrong);
             head("Photographs");
             photographs(job, s);
+            desk.photograph().ifPresent(this::rectangle);
         }
+        s.filter(_ -> some).ifPresent(x -> between(x, desk, names));
         head(some ? "The sheet" : "1. Print the sheet");
         sheet(job.survey().sheet());
         if (!some) {
@@ -160,6 +185,131 @@ public final class PhotographsPane extends ReadingPane {
                 "It was not laid to the grid",
                 "photos-laid-out",
                 () -> bench.edit("Do not say where the sheet lies", j -> lay(j, Optional.empty()))));
+    }
+
+    /** Of the photograph that is looked at: a rectangle of known size in it. */
+    private void rectangle(Photograph p) {
+        head("A rectangle in " + p.name());
+        Optional<SurveyDesk.Corners> pressing =
+                desk.cornersProperty().get().filter(c -> c.photograph().equals(p.id()));
+        if (p.rectangle().isPresent()) {
+            known(p, p.rectangle().get());
+        } else if (pressing.isPresent()) {
+            corners(pressing.get());
+        } else {
+            hint("A sheet, a tile or a door whose sides you know, in the plane you want to measure in: "
+                    + "then this one picture is enough, without the printed sheet.");
+            row(small("Measure by a rectangle…", "photos-rectangle", () -> desk.cornersProperty()
+                    .set(Optional.of(new SurveyDesk.Corners(
+                            p.id(), Optional.empty(), Optional.empty(), SeenFrom.LEFT, List.of())))));
+        }
+    }
+
+    /** While the corners are pressed. */
+    private void corners(SurveyDesk.Corners c) {
+        row(
+                named("Wide", typed("photos-rectangle-wide", c.wide(), SurveyDesk.Corners::withWide)),
+                named("High", typed("photos-rectangle-high", c.high(), SurveyDesk.Corners::withHigh)));
+        row(named(
+                "It stands",
+                choiceBox(
+                        "photos-rectangle-from",
+                        List.of(SeenFrom.values()),
+                        Optional.of(c.from()),
+                        SeenFrom::label,
+                        f -> desk.cornersProperty()
+                                .set(desk.cornersProperty().get().map(x -> x.withFrom(f))))));
+        hint(
+                c.sized()
+                        ? "Now press its "
+                                + SurveyDesk.Corners.PLACES.get(c.pressed().size()) + " corner, looking at it."
+                        : "Type both, then press its corners.");
+        row(small("Leave it", "photos-rectangle-leave", () -> desk.cornersProperty()
+                .set(Optional.empty())));
+    }
+
+    private Node typed(
+            String id, Optional<Double> now, BiFunction<SurveyDesk.Corners, Optional<Double>, SurveyDesk.Corners> set) {
+        LengthUnit unit = bench.lengthUnit();
+        MeasureField field = MeasureField.optional(
+                now.map(v -> LengthText.inField(v, unit)).orElse(""),
+                t -> LengthText.parse(t, unit),
+                v -> desk.cornersProperty().set(desk.cornersProperty().get().map(c -> set.apply(c, v))),
+                bench::refuse);
+        field.setId(id);
+        return field;
+    }
+
+    private static Job edit(Job j, Photograph p, UnaryOperator<SeenRectangle> change) {
+        return j.editSurvey(
+                s -> s.editPhotograph(p.id(), q -> q.withRectangle(q.rectangle().map(change))));
+    }
+
+    private static Job stand(Job j, Photograph p, UnaryOperator<Standing> change) {
+        return edit(j, p, r -> r.withStands(change.apply(r.stands())));
+    }
+
+    private void known(Photograph p, SeenRectangle r) {
+        Standing stands = r.stands();
+        JobPlace at = JobPlace.WHOLE.in("rectangle");
+        row(PartFields.of(at, SurveyParts.RECTANGLE, r, "", (j, change) -> edit(j, p, change)).stream()
+                .map(this::size)
+                .toArray(Node[]::new));
+        row(choice(
+                "It stands",
+                "photos-rectangle-from",
+                List.of(SeenFrom.values()),
+                stands.from(),
+                SeenFrom::label,
+                (j, f) -> stand(j, p, s -> s.withFrom(f))));
+        hint("Where its lower left corner is on the vehicle:");
+        row(
+                length(
+                        "x, forward",
+                        "rectangle-x",
+                        stands.at().x(),
+                        (j, v) -> stand(j, p, s -> s.withAt(new Point(v, s.at().y(), s.at().z())))),
+                length(
+                        "y, left",
+                        "rectangle-y",
+                        stands.at().y(),
+                        (j, v) -> stand(j, p, s -> s.withAt(new Point(s.at().x(), v, s.at().z())))),
+                length(
+                        "Height",
+                        "rectangle-z",
+                        stands.at().z(),
+                        (j, v) -> stand(j, p, s -> s.withAt(new Point(s.at().x(), s.at().y(), v)))));
+        row(
+                PartFields.of(at.in("stands"), SurveyParts.STANDING, stands, "", (j, change) -> stand(j, p, change))
+                        .stream()
+                        .map(this::size)
+                        .toArray(Node[]::new));
+        tick(
+                "What I press lies in its plane",
+                "photos-in-plane",
+                desk.inPlaneProperty().get(),
+                desk.inPlaneProperty()::set);
+        tick(
+                "Show it behind the " + BehindDrawing.elevation(r).label().toLowerCase(Locale.ROOT) + " view",
+                "photos-behind",
+                desk.behind().filter(p.id()::equals).isPresent(),
+                on -> desk.setBehind(on ? Optional.of(p.id()) : Optional.empty()));
+        hint("A straight edge tells how the lens bends things, which is most of the ±: press three places of it or "
+                + "more, and give those between the reading \"On the line through two\".");
+        row(small(
+                "Take the rectangle out",
+                "photos-rectangle-out",
+                () -> bench.edit(
+                        "Take the rectangle out of " + p.name(),
+                        j -> j.editSurvey(s -> s.editPhotograph(p.id(), q -> q.withRectangle(Optional.empty()))))));
+    }
+
+    private void tick(String text, String id, boolean on, Consumer<Boolean> set) {
+        CheckBox box = new CheckBox(text);
+        box.setId(id);
+        box.setSelected(on);
+        box.setOnAction(_ -> set.accept(box.isSelected()));
+        add(box);
     }
 
     private static Job lay(Job j, Laid l, Point at) {
@@ -257,9 +407,37 @@ public final class PhotographsPane extends ReadingPane {
         place(job, point.get(), s);
     }
 
+    /** What it costs if a point that one picture places does not lie in the plane it is said to. */
+    private void aside(Job job, Id point, Surveyed s) {
+        List<Reading> readings =
+                job.survey().point(point).map(SurveyPoint::readings).orElse(List.of());
+        List<Reading.Sighted> seen = readings.stream()
+                .filter(Reading.Sighted.class::isInstance)
+                .map(Reading.Sighted.class::cast)
+                .toList();
+        if (seen.size() != 1 || readings.stream().noneMatch(Reading.InPlane.class::isInstance)) {
+            return;
+        }
+        s.photographs().stream()
+                .filter(q -> q.photograph().equals(seen.getFirst().photograph())
+                        && q.camera().isPresent()
+                        && q.plane().isPresent())
+                .findFirst()
+                .ifPresent(q -> {
+                    Lens.Pixel at = new Lens.Pixel(
+                            seen.getFirst().across(), seen.getFirst().down());
+                    double aside = SightLine.of(q.camera().get(), q.lens(), at)
+                            .aside(q.plane().get());
+                    say(
+                            "If it stands {0} before that plane or behind it, it is {1} aside of this.",
+                            Quantity.length(OUT_OF_PLANE), Quantity.length(OUT_OF_PLANE * aside));
+                });
+    }
+
     private void place(Job job, Id point, Optional<Surveyed> s) {
         Optional<Surveyed.Place> place = s.map(x -> x.places().get(point));
         place.ifPresent(this::where);
+        s.ifPresent(x -> aside(job, point, x));
         s.map(x -> x.open().get(point)).ifPresent(why -> add(Wrap.text(why, "brings")));
         Optional.ofNullable(JobPoints.byId(job).get(point))
                 .flatMap(id -> place.map(x -> small(

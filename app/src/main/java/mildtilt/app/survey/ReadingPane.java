@@ -1,6 +1,7 @@
 package mildtilt.app.survey;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -19,6 +20,7 @@ import mildtilt.job.Job;
 import mildtilt.job.Names;
 import mildtilt.parts.SurveyParts;
 import mildtilt.photograph.Photograph;
+import mildtilt.survey.BetweenPoints;
 import mildtilt.survey.Reading;
 import mildtilt.survey.SurveyPoint;
 import mildtilt.survey.Surveyed;
@@ -113,6 +115,49 @@ abstract class ReadingPane extends FormPane {
                                 Quantity.length(at.sdZ()))
                         .text(bench.lengthUnit()),
                 "facts-figure"));
+    }
+
+    /** How far two settled points are apart, how their line runs, and the angle to another line, each with its ±. */
+    final void between(Surveyed s, SurveyDesk desk, Names names) {
+        List<Id> settled =
+                s.places().keySet().stream().sorted(Comparator.comparing(names)).toList();
+        if (settled.size() < 2) {
+            return;
+        }
+        head("Between points");
+        List<Optional<Id>> ends = desk.endsProperty().get();
+        row(end("From", 0, settled, desk, names), end("to", 1, settled, desk, names));
+        BetweenPoints between = new BetweenPoints(s);
+        Optional<Id> a = ends.get(0);
+        Optional<Id> b = ends.get(1);
+        if (a.isEmpty() || b.isEmpty() || a.equals(b)) {
+            hint("Choose two points: how far they are apart and how the line slopes stands here.");
+            return;
+        }
+        measured("Apart", between.distance(a.get(), b.get()), Unit.LENGTH);
+        measured("Below level", between.belowLevel(a.get(), b.get()), Unit.ANGLE);
+        measured("To the left of forward, in plan", between.leftOfForward(a.get(), b.get()), Unit.ANGLE);
+        row(end("Against the line from", 2, settled, desk, names), end("to", 3, settled, desk, names));
+        Optional<Id> c = ends.get(2);
+        Optional<Id> d = ends.get(3);
+        if (c.isPresent() && d.isPresent() && !c.equals(d)) {
+            measured("Angle between the lines", between.angle(a.get(), b.get(), c.get(), d.get()), Unit.ANGLE);
+        }
+    }
+
+    private Node end(String label, int which, List<Id> from, SurveyDesk desk, Names names) {
+        List<Optional<Id>> now = desk.endsProperty().get();
+        return named(
+                label,
+                choiceBox("survey-end-" + (which + 1), from, now.get(which).filter(from::contains), names, id -> {
+                    List<Optional<Id>> all = new ArrayList<>(now);
+                    all.set(which, Optional.of(id));
+                    desk.endsProperty().set(List.copyOf(all));
+                }));
+    }
+
+    private void measured(String what, Optional<BetweenPoints.Measured> m, Unit unit) {
+        m.ifPresent(v -> say(what + ": {0} ± {1}", new Quantity(v.value(), unit), new Quantity(v.sd(), unit)));
     }
 
     /** What a point can be measured from. */

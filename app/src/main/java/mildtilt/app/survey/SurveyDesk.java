@@ -1,28 +1,95 @@
 package mildtilt.app.survey;
 
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
 import java.util.Optional;
+import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import mildtilt.app.workbench.LatestTask;
+import mildtilt.app.workbench.PictureBehind;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.id.Id;
+import mildtilt.io.jobfile.PhotoFile;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
+import mildtilt.photograph.Lens;
 import mildtilt.photograph.Photograph;
+import mildtilt.photograph.SeenRectangle;
+import mildtilt.photograph.SeenRectangle.SeenFrom;
+import mildtilt.photograph.SeenRectangle.Standing;
+import mildtilt.survey.Reading;
 import mildtilt.survey.Survey;
+import mildtilt.survey.SurveyPoint;
 import mildtilt.survey.Surveyed;
 
 /** What the survey came to, and which photograph and which point are at hand. */
 public final class SurveyDesk {
 
+    /** Of the sides of a sheet or a tile, by a steel rule, ± mm. */
+    private static final double SIDE_SPREAD = 0.5;
+
+    /** How well what is pressed lies in a rectangle's plane, ± mm. */
+    private static final double IN_PLANE = 2;
+
     private final Workbench bench;
     private final LatestTask<Settled> beside;
+    private final LatestTask<Optional<PictureBehind>> drawing;
+    private Optional<Id> behind = Optional.empty();
     private final ReadOnlyObjectWrapper<Optional<Settled>> settled = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ObjectProperty<Optional<Id>> photograph = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Optional<Id>> point = new SimpleObjectProperty<>(Optional.empty());
+
+    private final ObjectProperty<List<Optional<Id>>> ends =
+            new SimpleObjectProperty<>(Collections.nCopies(4, Optional.empty()));
+    private final BooleanProperty inPlane = new SimpleBooleanProperty(true);
+    private final ObjectProperty<Optional<Corners>> corners = new SimpleObjectProperty<>(Optional.empty());
+
+    /**
+     * A rectangle whose corners are being pressed.
+     *
+     * @param wide mm, if it was typed
+     * @param high mm, if it was typed
+     * @param pressed so far: lower left, lower right, upper right
+     */
+    record Corners(
+            Id photograph, Optional<Double> wide, Optional<Double> high, SeenFrom from, List<Lens.Pixel> pressed) {
+
+        /** Where the corners stand, in the order in which they are pressed. */
+        static final List<String> PLACES = List.of("lower left", "lower right", "upper right", "upper left");
+
+        Corners withPressed(List<Lens.Pixel> now) {
+            return new Corners(photograph, wide, high, from, List.copyOf(now));
+        }
+
+        Corners withWide(Optional<Double> mm) {
+            return new Corners(photograph, mm, high, from, pressed);
+        }
+
+        Corners withHigh(Optional<Double> mm) {
+            return new Corners(photograph, wide, mm, from, pressed);
+        }
+
+        Corners withFrom(SeenFrom now) {
+            return new Corners(photograph, wide, high, now, pressed);
+        }
+
+        boolean sized() {
+            return wide.isPresent() && high.isPresent();
+        }
+
+        /** As it stands once all are pressed. */
+        SeenRectangle rectangle() {
+            return new SeenRectangle(
+                    pressed, wide.orElseThrow(), high.orElseThrow(), SIDE_SPREAD, Standing.BY_LEVEL.withFrom(from));
+        }
+    }
 
     /** What a survey came to. */
     public record Settled(Survey of, Surveyed surveyed) {}
@@ -30,11 +97,50 @@ public final class SurveyDesk {
     public SurveyDesk(Workbench bench) {
         this.bench = bench;
         beside = new LatestTask<>(
-                s -> settled.set(Optional.of(s)),
+                s -> {
+                    settled.set(Optional.of(s));
+                    putBehind();
+                },
                 problem -> bench.refuse("The survey could not be worked out: " + problem.getMessage()));
+        drawing = new LatestTask<>(
+                bench.pictureBehindProperty()::set,
+                problem -> bench.refuse("The photograph could not be drawn: " + problem.getMessage()));
+        bench.openedProperty().addListener((_, _, _) -> setBehind(Optional.empty()));
         bench.jobProperty().addListener((_, _, _) -> ask());
         bench.stageProperty().addListener((_, _, _) -> ask());
         ask();
+    }
+
+    /** The photograph that lies behind the drawing; empty if none does. */
+    Optional<Id> behind() {
+        return behind;
+    }
+
+    /** Puts a photograph with a rectangle behind the drawing, or takes it away. */
+    void setBehind(Optional<Id> photograph) {
+        behind = photograph;
+        putBehind();
+    }
+
+    /** Drawn anew whenever the survey was. */
+    private void putBehind() {
+        Optional<Photograph> p = behind.flatMap(bench.job().survey()::photograph);
+        Optional<Surveyed.PhotoPlace> place = p.flatMap(q -> surveyed().flatMap(s -> s.photographs().stream()
+                .filter(x -> x.photograph().equals(q.id())
+                        && x.camera().isPresent()
+                        && x.plane().isPresent())
+                .findFirst()));
+        Optional<Path> file = p.flatMap(this::file);
+        if (place.isEmpty() || file.isEmpty()) {
+            bench.pictureBehindProperty().set(Optional.empty());
+        } else {
+            drawing.ask(() -> BehindDrawing.of(file.get(), p.get(), place.get()));
+        }
+    }
+
+    /** Where a photograph is kept; empty as long as the job is in no file. */
+    Optional<Path> file(Photograph p) {
+        return bench.fileProperty().get().map(f -> PhotoFile.beside(f, p.file()));
     }
 
     private void ask() {
@@ -65,6 +171,46 @@ public final class SurveyDesk {
 
     ObjectProperty<Optional<Id>> photographProperty() {
         return photograph;
+    }
+
+    /** The rectangle whose corners are being pressed; empty if none is. */
+    ObjectProperty<Optional<Corners>> cornersProperty() {
+        return corners;
+    }
+
+    /** Puts the next corner of a rectangle there; the fourth makes it. */
+    void press(Corners of, Lens.Pixel at) {
+        List<Lens.Pixel> now = new ArrayList<>(of.pressed());
+        now.add(at);
+        Corners next = of.withPressed(now);
+        if (now.size() < Corners.PLACES.size()) {
+            corners.set(Optional.of(next));
+            return;
+        }
+        boolean made = bench.edit(
+                "Measure by a rectangle",
+                j -> j.editSurvey(
+                        s -> s.editPhotograph(of.photograph(), p -> p.withRectangle(Optional.of(next.rectangle())))));
+        corners.set(made ? Optional.empty() : Optional.of(of.withPressed(List.of())));
+    }
+
+    /** Whether what is pressed in a photograph with a rectangle lies in its plane. */
+    BooleanProperty inPlaneProperty() {
+        return inPlane;
+    }
+
+    /** A point pressed in a photograph: in the plane of its rectangle, if that is said and nothing else places it. */
+    Survey placed(Survey s, Id point, Photograph p) {
+        List<Reading> readings = s.point(point).map(SurveyPoint::readings).orElse(List.of());
+        boolean alone = readings.size() == 1;
+        return alone && inPlane.get() && p.rectangle().isPresent()
+                ? s.edit(point, q -> q.with(new Reading.InPlane(p.id(), 0, IN_PLANE)))
+                : s;
+    }
+
+    /** Between which points is measured: the ends of a line, then of another; empty where none is chosen. */
+    ObjectProperty<List<Optional<Id>>> endsProperty() {
+        return ends;
     }
 
     /** The point to press in the photographs. */

@@ -56,6 +56,7 @@ public final class SurveyPane extends ReadingPane {
         this.takeCsv = takeCsv;
         names = Names.of(bench.job());
         desk.settledProperty().addListener((_, _, _) -> refresh());
+        desk.endsProperty().addListener((_, _, _) -> refresh());
         refresh();
     }
 
@@ -66,7 +67,10 @@ public final class SurveyPane extends ReadingPane {
 
     @Override
     protected Object basis(AnalysisUpdate worked) {
-        return List.of(new SameOnly(bench.job()), desk.settledProperty().get().map(SameOnly::new));
+        return List.of(
+                new SameOnly(bench.job()),
+                desk.settledProperty().get().map(SameOnly::new),
+                desk.endsProperty().get());
     }
 
     private void change(String what, UnaryOperator<Survey> edit) {
@@ -88,6 +92,7 @@ public final class SurveyPane extends ReadingPane {
         for (SurveyPoint p : survey.points()) {
             point(job, p, s, Optional.ofNullable(points.get(p.id())));
         }
+        s.ifPresent(x -> between(x, desk, names));
         s.ifPresent(this::skew);
     }
 

@@ -51,6 +51,9 @@ final class ElevationSheet extends ColoredPane {
     /** Across the view, when it comes near to a point, mm. */
     private static final double LEAST_SEEN = 700;
 
+    /** Of a photograph behind the drawing: seen, and not in the way of the lines. */
+    private static final double PICTURE_OPACITY = 0.5;
+
     private final Workbench bench;
     private final Elevation elevation;
     private final Predicate<WorkStage> seen;
@@ -100,6 +103,7 @@ final class ElevationSheet extends ColoredPane {
         bench.lengthUnitProperty().addListener((_, _, _) -> redraw());
         bench.ghostProperty().addListener((_, _, _) -> redraw());
         bench.roomProperty().addListener((_, _, _) -> redraw());
+        bench.pictureBehindProperty().addListener((_, _, _) -> redraw());
         bench.shownGapProperty().addListener((_, _, _) -> redraw());
         bench.stageProperty().addListener((_, was, now) -> stage(was, now));
         bench.openedProperty().addListener((_, _, _) -> {
@@ -321,6 +325,20 @@ final class ElevationSheet extends ColoredPane {
         GraphicsContext g = canvas.getGraphicsContext2D();
         g.clearRect(0, 0, w, h);
         g.setLineCap(StrokeLineCap.ROUND);
+        bench.pictureBehindProperty()
+                .get()
+                .filter(p -> p.elevation() == elevation)
+                .ifPresent(p -> {
+                    g.setGlobalAlpha(PICTURE_OPACITY);
+                    double k = v.pixelsPerMm();
+                    g.drawImage(
+                            p.image(),
+                            v.originX() + p.left() * k,
+                            v.originY() - p.top() * k,
+                            p.width() * k,
+                            p.height() * k);
+                    g.setGlobalAlpha(1);
+                });
         SheetFrame frame = new SheetFrame(g, v, w, h, this::ink);
         frame.datum(elevation, large);
         LabelPlacer placer = new LabelPlacer(new Box(2, 2, w - 4, h - 22));

@@ -74,6 +74,7 @@ public final class Workbench implements AutoCloseable {
     private final ObjectProperty<Catalogue> catalogue = new SimpleObjectProperty<>(CatalogueFile.shipped());
     private final ObjectProperty<SideTab> sideTab = new SimpleObjectProperty<>(SideTab.FINDINGS);
     private final ObjectProperty<Optional<Ghost>> ghost = new SimpleObjectProperty<>(Optional.empty());
+    private final ObjectProperty<Optional<PictureBehind>> pictureBehind = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Optional<Room>> room = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Optional<PairGap>> shownGap = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Message> message = new SimpleObjectProperty<>(new Message("", false));
@@ -269,6 +270,11 @@ public final class Workbench implements AutoCloseable {
     /** The ghost, as long as the job is the one it was found for. */
     public Optional<List<Point>> ghost() {
         return ghost.get().filter(g -> g.of == job()).map(Ghost::points);
+    }
+
+    /** The photograph that lies behind one of the elevations; empty if none does. */
+    public ObjectProperty<Optional<PictureBehind>> pictureBehindProperty() {
+        return pictureBehind;
     }
 
     /** How far an obstacle may go, as found. @param of the job it was found for */

@@ -33,13 +33,15 @@ import mildtilt.photograph.GreyPicture;
 import mildtilt.photograph.Lens;
 import mildtilt.photograph.PracticeScene;
 import mildtilt.photograph.PracticeScene.Thing;
+import mildtilt.photograph.SeenRectangle.Standing;
 import mildtilt.photograph.TargetSheet;
 import mildtilt.suspension.CornerPoint;
 
 /**
  * Photographs to practise on, drawn of a job's column: bars for its shafts, a ball at its wheel's hub, at every joint,
  * at the gear and its input and at the left steering arm's end, the printed sheet on the floor, and marks stuck about
- * it; with the truth of every point beside them. Where the points are is what the job says; nothing else of it is
+ * it; with the truth of every point beside them. One more picture is taken from the left, of the column and a board that
+ * stands upright in the plane of the wheel's hub, without the printed sheet. Where the points are is what the job says; nothing else of it is
  * drawn.
  */
 public final class PracticeSet {
@@ -53,12 +55,20 @@ public final class PracticeSet {
 
     private static final double FOCAL_OFF = 1.02;
 
+    /** Of the board in the picture from the left, mm. */
+    public static final double BOARD_WIDE = 400;
+
+    public static final double BOARD_HIGH = 250;
+
     private final Map<Id, Point> balls = new LinkedHashMap<>();
     private final Map<Id, String> names = new LinkedHashMap<>();
     private final Map<Integer, Point> marks = new LinkedHashMap<>();
     private final List<Frame> cameras = new ArrayList<>();
     private final Point sheetAt;
     private final PracticeScene scene;
+    private final Point boardAt;
+    private final PracticeScene withBoard;
+    private final Frame fromLeft;
 
     /**
      * @param width of the pictures, px
@@ -109,6 +119,17 @@ public final class PracticeSet {
             cameras.add(PracticeScene.looking(
                     new Point(look.x() + FROM * Math.cos(t), look.y() + FROM * Math.sin(t), up), look));
         }
+        // Ahead of the wheel and above the column, where nothing is drawn.
+        Point hub = line.getFirst();
+        boardAt = new Point(Math.rint(hub.x() + 550), hub.y(), Math.rint(hub.z() - 50));
+        List<Thing> more = new ArrayList<>(things);
+        Frame board = Standing.BY_LEVEL.withAt(boardAt).frame();
+        Point boardMiddle = boardAt.plus(board.world(new Vector(BOARD_WIDE / 2, BOARD_HIGH / 2, 0)));
+        more.add(new PracticeScene.Sheet(
+                new Frame(boardMiddle, board.e(), board.f(), board.g()), BOARD_WIDE, BOARD_HIGH, Map.of(), 215));
+        withBoard = new PracticeScene(more, lens, width, height);
+        Point seen = hub.midwayTo(boardMiddle);
+        fromLeft = PracticeScene.looking(new Point(seen.x() - 350, seen.y() + FROM, seen.z() + 150), seen);
     }
 
     /** A small sheet's frame, turned toward a place. */
@@ -155,7 +176,22 @@ public final class PracticeSet {
         return scene.lens().drawn(camera.local(p.minus(camera.origin())));
     }
 
-    /** Writes the pictures as {@code practice-1.jpg} and so on, and {@code practice-truth.csv}. */
+    /** The lower left corner of the board in the picture from the left; it stands level. */
+    public Point boardAt() {
+        return boardAt;
+    }
+
+    /** The picture from the left. */
+    public GreyPicture fromLeft() {
+        return withBoard.picture(fromLeft, STANDS + 1L);
+    }
+
+    /** Where a place is drawn in the picture from the left. */
+    public Lens.Pixel drawnFromLeft(Point p) {
+        return scene.lens().drawn(fromLeft.local(p.minus(fromLeft.origin())));
+    }
+
+    /** Writes the pictures as {@code practice-1.jpg} and so on, {@code practice-from-left.jpg}, and {@code practice-truth.csv}. */
     public List<Path> write(Path folder) throws IOException {
         Files.createDirectories(folder);
         List<Path> all = new ArrayList<>();
@@ -164,6 +200,9 @@ public final class PracticeSet {
             SafeFiles.replace(file, jpeg(picture(n)));
             all.add(file);
         }
+        Path left = folder.resolve("practice-from-left.jpg");
+        SafeFiles.replace(left, jpeg(fromLeft()));
+        all.add(left);
         Path truth = folder.resolve("practice-truth.csv");
         SafeFiles.replace(truth, truth().getBytes(StandardCharsets.UTF_8));
         all.add(truth);
@@ -173,6 +212,7 @@ public final class PracticeSet {
     private String truth() {
         StringBuilder s = new StringBuilder("name,x_mm,y_mm,z_mm\n");
         line(s, "sheet's cross", sheetAt);
+        line(s, "board's lower left corner", boardAt);
         balls.forEach((id, p) -> line(s, names.getOrDefault(id, id.text()), p));
         marks.forEach((m, p) -> line(s, "Mark " + m, p));
         return s.toString();
