@@ -15,6 +15,9 @@ public final class RigidFit {
     /** Points are on one line if across it they spread less than this part of what they do along it. */
     private static final double ON_ONE_LINE = 1e-3;
 
+    /** Two places nearer to each other than this in plan give no direction, mm. */
+    private static final double LEAST_SPREAD = 10;
+
     private RigidFit() {}
 
     /** @return empty with fewer than three points, or if they are all on one line. @param to in the order of from */
@@ -51,6 +54,50 @@ public final class RigidFit {
         RealMatrix r = u.multiply(v.transpose());
         RigidMove turn = new RigidMove(column(r, 0), column(r, 1), column(r, 2), new Vector(0, 0, 0));
         return Optional.of(turn.then(RigidMove.by(b.minus(turn.moved(a)))));
+    }
+
+    /**
+     * The turn and shift that lay a floor level at height 0 and then carry points nearest to others as seen from above:
+     * two are enough, such as both wheel centres.
+     *
+     * @param floor a place of it, and the direction square to it, either way: the points lie above it
+     * @return empty with fewer than two points, or if they all lie above one place
+     */
+    public static Optional<RigidMove> onFloor(List<Point> from, List<Point> to, Point floor, Direction square) {
+        if (from.size() != to.size()) {
+            throw new IllegalArgumentException(from.size() + " points can't be carried to " + to.size());
+        }
+        if (from.size() < 2) {
+            return Optional.empty();
+        }
+        Point a = middle(from);
+        Vector up = square.vector().times(Math.signum(square.dot(a.minus(floor))));
+        if (!(up.norm() > 0.5)) {
+            return Optional.empty();
+        }
+        Vector u = up.direction().anySquare().vector();
+        // Level, with any direction in plan.
+        RigidMove level = RigidMove.between(
+                new Frame(floor, u, up.cross(u), up), new Frame(Point.ORIGIN, Vector.X, Vector.Y, Vector.Z));
+        Point b = middle(to);
+        double along = 0;
+        double across = 0;
+        for (int i = 0; i < from.size(); i++) {
+            Vector p = level.turned(from.get(i).minus(a));
+            Vector q = to.get(i).minus(b);
+            along += p.x() * q.x() + p.y() * q.y();
+            across += p.x() * q.y() - p.y() * q.x();
+        }
+        if (!(Math.hypot(along, across) > LEAST_SPREAD * LEAST_SPREAD)) {
+            return Optional.empty();
+        }
+        double turn = Math.atan2(across, along);
+        Vector x = new Vector(Math.cos(turn), Math.sin(turn), 0);
+        RigidMove turned = level.then(RigidMove.between(
+                new Frame(Point.ORIGIN, Vector.X, Vector.Y, Vector.Z),
+                new Frame(Point.ORIGIN, x, Vector.Z.cross(x), Vector.Z)));
+        Vector left = b.minus(turned.moved(a));
+        return Optional.of(turned.then(RigidMove.by(new Vector(left.x(), left.y(), 0))));
     }
 
     private static Point middle(List<Point> all) {

@@ -47,6 +47,20 @@ public record RigidMove(Vector ex, Vector ey, Vector ez, Vector shift) implement
         return roll.then(down).then(left).then(by(at.minus(Point.ORIGIN)));
     }
 
+    /**
+     * The turns of {@link #placing} that give this one's directions: to the left, down and roll, degrees. A length
+     * within a hair of upright has its roll at 0.
+     */
+    public double[] placingDeg() {
+        double down = Math.toDegrees(Math.asin(Math.clamp(-ex.z(), -1, 1)));
+        if (Math.hypot(ex.x(), ex.y()) < 1e-9) {
+            return new double[] {Math.toDegrees(Math.atan2(-ey.x(), ey.y())), down, 0};
+        }
+        return new double[] {
+            Math.toDegrees(Math.atan2(ex.y(), ex.x())), down, Math.toDegrees(Math.atan2(ey.z(), ez.z()))
+        };
+    }
+
     /** This, and another after it. */
     public RigidMove then(RigidMove next) {
         return new RigidMove(

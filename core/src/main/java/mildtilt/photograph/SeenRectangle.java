@@ -49,11 +49,11 @@ public record SeenRectangle(List<Lens.Pixel> corners, double wide, double high, 
 
     /** From which side it is looked at. */
     public enum SeenFrom {
-        LEFT("upright, seen from the vehicle's left"),
-        RIGHT("upright, seen from the vehicle's right"),
-        FRONT("upright, seen from ahead"),
-        BACK("upright, seen from behind"),
-        ABOVE("lying flat, front at the top");
+        LEFT("upright, from the left"),
+        RIGHT("upright, from the right"),
+        FRONT("upright, from ahead"),
+        BACK("upright, from behind"),
+        ABOVE("flat, front at the top");
 
         private final String label;
 

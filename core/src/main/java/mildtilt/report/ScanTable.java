@@ -37,6 +37,25 @@ public final class ScanTable {
                             f,
                             f.spread(),
                             Optional.of(f.spreadDeg()));
+                case ScanShape.Rim r ->
+                    row(
+                            rows,
+                            name,
+                            "rim",
+                            r.centre(),
+                            Optional.of(r.axis()),
+                            r,
+                            r.spread(),
+                            Optional.of(r.spreadDeg()));
+                case ScanShape.Box b -> {
+                    // A row a side: its middle, and square to it.
+                    side(rows, name + ", near side", b, b.first(), b.deep() / 2);
+                    side(rows, name + ", far side", b, b.first().reversed(), b.deep() / 2);
+                    side(rows, name + ", left side", b, b.second(), b.wide() / 2);
+                    side(rows, name + ", right side", b, b.second().reversed(), b.wide() / 2);
+                    side(rows, name + ", upper side", b, b.third(), b.high() / 2);
+                    side(rows, name + ", lower side", b, b.third().reversed(), b.high() / 2);
+                }
                 case ScanShape.Hole h ->
                     row(rows, name, "hole", h.centre(), Optional.of(h.axis()), h, h.spread(), Optional.empty());
             }
@@ -75,6 +94,18 @@ public final class ScanTable {
                 rows);
     }
 
+    private static void side(List<List<Cell>> rows, String name, ScanShape.Box b, Direction out, double far) {
+        row(
+                rows,
+                name,
+                "box",
+                b.centre().plus(out.times(far)),
+                Optional.of(out),
+                b,
+                b.spread(),
+                Optional.of(b.spreadDeg()));
+    }
+
     private static void row(
             List<List<Cell>> rows,
             String name,
@@ -89,14 +120,16 @@ public final class ScanTable {
                     case ScanShape.Tube t -> Optional.of(t.diameter());
                     case ScanShape.Ball b -> Optional.of(b.diameter());
                     case ScanShape.Hole h -> Optional.of(h.diameter());
-                    case ScanShape.Flat _ -> Optional.empty();
+                    case ScanShape.Rim r -> Optional.of(r.diameter());
+                    case ScanShape.Flat _, ScanShape.Box _ -> Optional.empty();
                 };
         Optional<Double> diameterSpread =
                 switch (shape) {
                     case ScanShape.Tube t -> Optional.of(t.diameterSpread());
                     case ScanShape.Ball b -> Optional.of(b.diameterSpread());
                     case ScanShape.Hole h -> Optional.of(h.diameterSpread());
-                    case ScanShape.Flat _ -> Optional.empty();
+                    case ScanShape.Rim r -> Optional.of(r.diameterSpread());
+                    case ScanShape.Flat _, ScanShape.Box _ -> Optional.empty();
                 };
         rows.add(List.of(
                 Cell.of(name),

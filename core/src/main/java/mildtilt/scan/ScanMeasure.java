@@ -5,13 +5,16 @@ import mildtilt.geometry.Point;
 import mildtilt.solid.TriangleMesh;
 
 /**
- * Tubes, balls, flats and holes of a scan, each about a place that was pressed on it. A minority of corners that belong
+ * Tubes, balls, flats, holes, rims and boxes of a scan, each about a place that was pressed on it. A minority of corners that belong
  * to something else does no harm.
  */
 public final class ScanMeasure {
 
     /** How far round a place what lies there is looked for, where nothing is said, mm. */
     public static final double USUAL_REACH = 80;
+
+    /** The same for what is larger than a part of it: a rim, a box. */
+    public static final double WIDE_REACH = 450;
 
     private final TriangleMesh mesh;
     private final ScanPatch patch;
@@ -40,6 +43,16 @@ public final class ScanMeasure {
     /** @return empty if nothing flat is there. @param reach mm */
     public Optional<ScanShape.Flat> flat(Point pressed, double reach) {
         return FlatFit.of(patch, pressed, reach);
+    }
+
+    /** What spins, such as a rim or a hub. @return empty if nothing turned is there. @param reach mm */
+    public Optional<ScanShape.Rim> rim(Point pressed, double reach) {
+        return RimFit.of(patch, pressed, reach);
+    }
+
+    /** @return empty if it is no side of a box. @param reach mm; all of the box lies within it */
+    public Optional<ScanShape.Box> box(Point pressed, double reach) {
+        return BoxFit.of(patch, pressed, reach);
     }
 
     /** The hole about a place within it. @return empty if the scan is closed there. @param reach mm */

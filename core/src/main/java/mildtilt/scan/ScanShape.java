@@ -69,6 +69,80 @@ public sealed interface ScanShape {
         }
     }
 
+    /**
+     * What spins, such as a rim: its axis, and the circle round it through the pressed place.
+     *
+     * @param centre of that circle
+     * @param spread ± of its centre, mm
+     * @param spreadDeg ± of the axis
+     * @param diameterSpread ± mm
+     */
+    record Rim(
+            Point centre,
+            Direction axis,
+            double diameter,
+            double spread,
+            double spreadDeg,
+            double diameterSpread,
+            double scatter,
+            int corners)
+            implements ScanShape {
+        @Override
+        public Rim moved(RigidMove by) {
+            return new Rim(
+                    by.moved(centre),
+                    by.direction(axis),
+                    diameter,
+                    spread,
+                    spreadDeg,
+                    diameterSpread,
+                    scatter,
+                    corners);
+        }
+    }
+
+    /**
+     * A box.
+     *
+     * @param first square to the pressed side; the others along it, right-handed
+     * @param deep along the first, mm
+     * @param wide along the second
+     * @param high along the third
+     * @param sides how many of its sides were scanned; where the others are is where these end
+     * @param spread ± of its centre, mm
+     */
+    record Box(
+            Point centre,
+            Direction first,
+            Direction second,
+            Direction third,
+            double deep,
+            double wide,
+            double high,
+            int sides,
+            double spread,
+            double spreadDeg,
+            double scatter,
+            int corners)
+            implements ScanShape {
+        @Override
+        public Box moved(RigidMove by) {
+            return new Box(
+                    by.moved(centre),
+                    by.direction(first),
+                    by.direction(second),
+                    by.direction(third),
+                    deep,
+                    wide,
+                    high,
+                    sides,
+                    spread,
+                    spreadDeg,
+                    scatter,
+                    corners);
+        }
+    }
+
     /** A round hole in a flat. @param spread ± of its centre, mm; @param axis square to the flat */
     record Hole(
             Point centre,

@@ -39,6 +39,34 @@ class RigidFitTest {
         }
     }
 
+    /** A floor and both wheel centres put a scan where it was, whichever way the floor's direction points. */
+    @Test
+    void aFloorAndTwoPointsAreEnough() {
+        Random r = new Random(3);
+        for (int n = 0; n < 100; n++) {
+            RigidMove move = place(r);
+            List<Point> vehicle = List.of(new Point(12, 700, 310), new Point(-8, -690, 305));
+            List<Point> scan = vehicle.stream().map(move::moved).toList();
+            Direction up = Direction.along(0, 0, n % 2 == 0 ? 1 : -1);
+            RigidMove found = RigidFit.onFloor(scan, vehicle, move.moved(new Point(400, 90, 0)), move.direction(up))
+                    .orElseThrow();
+            Point other = random(r);
+            assertThat(found.moved(move.moved(other)).distanceTo(other)).isLessThan(1e-6);
+        }
+    }
+
+    /** Height is the floor's alone: wheel centres that are too high by 5 stay so, and say it. */
+    @Test
+    void theFloorSettlesTheHeight() {
+        List<Point> scan = List.of(new Point(0, 700, 305), new Point(0, -700, 305));
+        List<Point> vehicle = List.of(new Point(0, 700, 300), new Point(0, -700, 300));
+        RigidMove found = RigidFit.onFloor(scan, vehicle, Point.ORIGIN, Direction.along(0, 0, 1))
+                .orElseThrow();
+        assertThat(found.moved(scan.getFirst()).distanceTo(vehicle.getFirst())).isCloseTo(5, within(1e-9));
+        assertThat(RigidFit.onFloor(scan.subList(0, 1), vehicle.subList(0, 1), Point.ORIGIN, Direction.along(0, 0, 1)))
+                .isEmpty();
+    }
+
     @Test
     void whatIsReadWrongIsSharedOutEvenly() {
         // A square, its first two corners read 2 mm too far along, its others 2 mm too far back: it turns instead.

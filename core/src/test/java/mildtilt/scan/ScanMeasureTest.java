@@ -90,6 +90,32 @@ class ScanMeasureTest {
             return this;
         }
 
+        /** A band of what was turned about an axis, from one radius and place along it to another; 240° of it. */
+        Scan turned(Point at, Direction axis, double radius, double along, double toRadius, double toAlong) {
+            Vector u = axis.anySquare().vector();
+            Vector v = axis.cross(u);
+            int rows = (int) (2 + Math.hypot(toRadius - radius, toAlong - along) / 4);
+            int columns = (int) (radius * 4.2 / 4);
+            net(rows, columns, false, (i, j) -> {
+                double t = Math.toRadians(-100 + 240.0 * j / (columns - 1));
+                double part = (double) i / (rows - 1);
+                double r = radius + part * (toRadius - radius);
+                return at.plus(axis.times(along + part * (toAlong - along)))
+                        .plus(u.times(r * Math.cos(t)))
+                        .plus(v.times(r * Math.sin(t)));
+            });
+            return this;
+        }
+
+        /** A rectangle about a middle. */
+        Scan side(Point middle, Vector u, double wide, Vector v, double high) {
+            int rows = (int) (wide / 3);
+            int columns = (int) (high / 3);
+            net(rows, columns, false, (i, j) -> middle.plus(u.times(wide * ((double) i / (rows - 1) - 0.5)))
+                    .plus(v.times(high * ((double) j / (columns - 1) - 0.5))));
+            return this;
+        }
+
         /** A flat beside what is measured, as even as a scan is. */
         Scan wall(Point middle, Direction out, double half) {
             Vector u = out.anySquare().vector();
@@ -209,12 +235,83 @@ class ScanMeasureTest {
         }
     }
 
+    /** Of a rim: a lip, a barrel that slopes in, and a face with a slope; two thirds round, with a wall beside it. */
+    @Test
+    void rimsTellWhatTheySpinAboutAndTheCircleThatIsPressed() {
+        Random random = new Random(4);
+        double square = 0;
+        double told = 0;
+        int draws = 30;
+        for (int n = 0; n < draws; n++) {
+            Point middle = new Point(200 * random.nextDouble(), 200 * random.nextDouble(), 200 * random.nextDouble());
+            Direction d = Direction.along(random.nextGaussian(), random.nextGaussian(), random.nextGaussian());
+            double lip = 150 + 70 * random.nextDouble();
+            Vector u = d.anySquare().vector();
+            Scan scan = new Scan(n)
+                    .turned(middle, d, lip - 12, 0, lip, 0)
+                    .turned(middle, d, lip, 0, lip + 4, -20)
+                    .turned(middle, d, lip - 12, 0, lip - 35, -70)
+                    .turned(middle, d, lip - 35, -70, 70, -50)
+                    .wall(middle.plus(u.times(-lip - 40)), u.direction(), 120)
+                    .clutter(middle, 250);
+            Point pressed = middle.plus(u.times(lip));
+            ScanShape.Rim rim =
+                    scan.measure().rim(pressed, ScanMeasure.WIDE_REACH).orElseThrow();
+            double angle = Math.toDegrees(rim.axis().angleTo(d));
+            angle = Math.min(angle, 180 - angle);
+            assertThat(angle).as("axis of draw %d", n).isLessThan(0.12);
+            assertThat(distance(rim.centre(), middle, middle.plus(d.times(100))))
+                    .as("centre of draw %d", n)
+                    .isLessThan(0.4);
+            assertThat(Math.abs(d.dot(rim.centre().minus(middle)))).isLessThan(6);
+            assertThat(rim.diameter()).isCloseTo(2 * lip, within(3.0));
+            square += angle * angle / draws;
+            told += rim.spreadDeg() * rim.spreadDeg() / draws;
+        }
+        assertThat(Math.sqrt(told / square)).as("± told to scatter").isBetween(0.6, 1.6);
+    }
+
+    /** Three sides of a box are seen, as from one stand; the other three are where these end. */
+    @Test
+    void aBoxComesWithItsSides() {
+        Random random = new Random(6);
+        for (int n = 0; n < 30; n++) {
+            Point middle = new Point(200 * random.nextDouble(), 200 * random.nextDouble(), 200 * random.nextDouble());
+            Direction a = Direction.along(random.nextGaussian(), random.nextGaussian(), random.nextGaussian());
+            Vector u = a.anySquare().vector();
+            Vector v = a.cross(u);
+            double deep = 60 + 100 * random.nextDouble();
+            double wide = 80 + 120 * random.nextDouble();
+            double high = 50 + 100 * random.nextDouble();
+            Scan scan = new Scan(n)
+                    .side(middle.plus(a.times(deep / 2)), u, wide, v, high)
+                    .side(middle.plus(u.times(wide / 2)), a.vector(), deep, v, high)
+                    .side(middle.plus(v.times(high / 2)), a.vector(), deep, u, wide)
+                    .clutter(middle, 150);
+            ScanShape.Box box = scan.measure()
+                    .box(middle.plus(a.times(deep / 2)), ScanMeasure.WIDE_REACH)
+                    .orElseThrow();
+            assertThat(box.sides()).as("box %d", n).isEqualTo(3);
+            double lean = Math.toDegrees(box.first().angleTo(a));
+            assertThat(Math.min(lean, 180 - lean)).isLessThan(1);
+            assertThat(box.deep()).as("depth of %d", n).isCloseTo(deep, within(4.0));
+            List<Double> across = List.of(box.wide(), box.high());
+            assertThat(Math.max(across.get(0), across.get(1)))
+                    .as("longer side of %d", n)
+                    .isCloseTo(Math.max(wide, high), within(4.0));
+            assertThat(Math.min(across.get(0), across.get(1))).isCloseTo(Math.min(wide, high), within(4.0));
+            assertThat(box.centre().distanceTo(middle)).as("middle of %d", n).isLessThan(4);
+        }
+    }
+
     @Test
     void whatIsNotThereIsNotFound() {
         Direction up = Direction.along(0, 0, 1);
         ScanMeasure flat = new Scan(1).flat(Point.ORIGIN, up, 75, 0).measure();
         assertThat(flat.tube(Point.ORIGIN, 80)).isEmpty();
         assertThat(flat.ball(Point.ORIGIN, 80)).isEmpty();
+        assertThat(flat.rim(Point.ORIGIN, 450)).isEmpty();
+        assertThat(flat.box(Point.ORIGIN, 450)).isEmpty();
         assertThat(flat.flat(new Point(0, 0, 500), 80)).isEmpty();
         Point from = new Point(0, 0, 0);
         Point to = new Point(300, 0, 0);

@@ -14,6 +14,8 @@ import mildtilt.app.controls.Wrap;
 import mildtilt.app.workbench.LatestTask;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.geometry.Point;
+import mildtilt.geometry.RigidMove;
+import mildtilt.geometry.Vector;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.obstacle.Obstacle;
@@ -27,7 +29,7 @@ import mildtilt.units.LengthText;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
-/** Tubes, balls, flats and holes of the selected scan, about the place that was pressed on it last. */
+/** Tubes, balls, flats, holes, rims and boxes of the selected scan, about the place that was pressed on it last. */
 final class ScanBox extends VBox {
 
     /** How well a scan stands in the vehicle, ± mm, where nothing more is known: a tape's. */
@@ -36,6 +38,9 @@ final class ScanBox extends VBox {
     private static final double ON_IT = 10;
 
     private static final double IN_A_HOLE = 80;
+
+    /** From a rim's centre to the second mark on its axis, mm. */
+    private static final double AXIS_MARK = 100;
 
     private final Workbench bench;
     private final LatestTask<Answer> search;
@@ -48,7 +53,9 @@ final class ScanBox extends VBox {
         TUBE("Tube"),
         BALL("Ball"),
         FLAT("Flat"),
-        HOLE("Hole");
+        HOLE("Hole"),
+        RIM("Rim"),
+        BOX("Box");
 
         private final String label;
 
@@ -99,7 +106,7 @@ final class ScanBox extends VBox {
                     .addAll(
                             head,
                             Wrap.text(
-                                    "Press a tube, a ball, a flat or beside a hole in the 3-D view, or type a "
+                                    "Press a tube, a ball, a flat, a rim's lip, a side of a box or beside a hole in the 3-D view, or type a "
                                             + "place on it. "
                                             + "Then say what is there.",
                                     "hint"),
@@ -171,6 +178,8 @@ final class ScanBox extends VBox {
                         case BALL -> on.ball(at, ScanMeasure.USUAL_REACH);
                         case FLAT -> on.flat(at, ScanMeasure.USUAL_REACH);
                         case HOLE -> on.hole(at, ScanMeasure.USUAL_REACH);
+                        case RIM -> on.rim(at, ScanMeasure.WIDE_REACH);
+                        case BOX -> on.box(at, ScanMeasure.WIDE_REACH);
                     };
             return new Answer(o, kind, away, shape.map(s -> s.moved(scan.place())));
         });
@@ -260,6 +269,27 @@ final class ScanBox extends VBox {
                         Quantity.angle(f.out().leftDeg()),
                         Quantity.angle(f.spreadDeg()),
                         Quantity.length(f.spread()));
+            case ScanShape.Rim r ->
+                Phrase.of(
+                        "It spins about an axis {0} below level, {1} to the left, ± {2}. The circle of {3} ± {4} "
+                                + "through the pressed place has its centre at x {5}, y {6}, z {7}, ± {8}.",
+                        Quantity.angle(r.axis().downDeg()),
+                        Quantity.angle(r.axis().leftDeg()),
+                        Quantity.angle(r.spreadDeg()),
+                        Quantity.length(r.diameter()),
+                        Quantity.length(r.diameterSpread()),
+                        Quantity.length(r.centre().x()),
+                        Quantity.length(r.centre().y()),
+                        Quantity.length(r.centre().z()),
+                        Quantity.length(r.spread()));
+            case ScanShape.Box b ->
+                Phrase.of(
+                        "Box of {0} × {1} × {2}, the first square to the pressed side, ± {3}. " + b.sides()
+                                + " of its six sides were scanned; the others are where these end.",
+                        Quantity.length(b.deep()),
+                        Quantity.length(b.wide()),
+                        Quantity.length(b.high()),
+                        Quantity.angle(b.spreadDeg()));
             case ScanShape.Hole h ->
                 Phrase.of(
                         "Hole of {0} ± {1}; centre x {2}, y {3}, z {4}, ± {5}.",
@@ -277,7 +307,16 @@ final class ScanBox extends VBox {
         return switch (s) {
             case ScanShape.Tube t -> Optional.of(new Shape.Cylinder(t.from(), t.to(), t.diameter()));
             case ScanShape.Ball b -> Optional.of(new Shape.Sphere(b.centre(), b.diameter()));
-            case ScanShape.Flat _, ScanShape.Hole _ -> Optional.empty();
+            case ScanShape.Box b -> {
+                double[] deg = new RigidMove(
+                                b.first().vector(),
+                                b.second().vector(),
+                                b.third().vector(),
+                                new Vector(0, 0, 0))
+                        .placingDeg();
+                yield Optional.of(new Shape.Box(b.centre(), b.deep(), b.wide(), b.high(), deg[0], deg[1], deg[2]));
+            }
+            case ScanShape.Flat _, ScanShape.Hole _, ScanShape.Rim _ -> Optional.empty();
         };
     }
 
@@ -292,6 +331,15 @@ final class ScanBox extends VBox {
             }
             case ScanShape.Ball b -> marks.add(new Mark(scan + ": ball", b.centre(), b.spread()));
             case ScanShape.Flat f -> marks.add(new Mark(scan + ": flat", f.middle(), f.spread()));
+            case ScanShape.Rim r -> {
+                marks.add(new Mark(scan + ": rim", r.centre(), r.spread()));
+                // A second place of the axis, a rim's width on, tells how it lies.
+                marks.add(new Mark(
+                        scan + ": spin axis, 100 mm on",
+                        r.centre().plus(r.axis().times(AXIS_MARK)),
+                        Math.hypot(r.spread(), AXIS_MARK * Math.toRadians(r.spreadDeg()))));
+            }
+            case ScanShape.Box b -> marks.add(new Mark(scan + ": box", b.centre(), b.spread()));
             case ScanShape.Hole h -> marks.add(new Mark(scan + ": hole", h.centre(), h.spread()));
         }
         return job.editSurvey(x -> {

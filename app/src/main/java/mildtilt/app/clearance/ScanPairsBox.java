@@ -28,6 +28,8 @@ import mildtilt.job.Names;
 import mildtilt.job.PointId;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Shape;
+import mildtilt.scan.ScanMeasure;
+import mildtilt.scan.ScanShape;
 import mildtilt.survey.SurveyPoint;
 import mildtilt.survey.Surveyed;
 import mildtilt.units.Quantity;
@@ -37,7 +39,9 @@ final class ScanPairsBox extends VBox {
 
     private final Workbench bench;
     private final LatestTask<Stands> search;
+    private final LatestTask<Optional<Floor>> floorSearch;
     private final List<Pair> pairs = new ArrayList<>();
+    private Optional<Floor> floor = Optional.empty();
     private Optional<Id> scan = Optional.empty();
     private Optional<Id> point = Optional.empty();
     private Optional<Stands> stands = Optional.empty();
@@ -45,8 +49,11 @@ final class ScanPairsBox extends VBox {
     /** @param onScan in the scan's own axes */
     private record Pair(Id point, Point onScan) {}
 
+    /** @param scan it is of; @param flat in the scan's own axes */
+    private record Floor(Id scan, ScanShape.Flat flat) {}
+
     /** @param apart how far each pair stays apart, mm, in their order; empty of all if they settle no place */
-    private record Stands(List<Pair> of, Optional<RigidMove> move, List<Double> apart) {}
+    private record Stands(List<Pair> of, Optional<Floor> floor, Optional<RigidMove> move, List<Double> apart) {}
 
     ScanPairsBox(Workbench bench) {
         super(4);
@@ -57,6 +64,15 @@ final class ScanPairsBox extends VBox {
                     refresh();
                 },
                 problem -> bench.refuse("That could not be worked out: " + problem.getMessage()));
+        floorSearch = new LatestTask<>(
+                f -> {
+                    if (f.isEmpty()) {
+                        bench.refuse("Nothing flat is found there: press the floor where it is bare.");
+                    }
+                    floor = f.filter(x -> Optional.of(x.scan).equals(scan)).or(() -> floor);
+                    refresh();
+                },
+                problem -> bench.refuse("The floor could not be found: " + problem.getMessage()));
     }
 
     private Optional<Obstacle> obstacle() {
@@ -72,6 +88,7 @@ final class ScanPairsBox extends VBox {
         if (!Optional.of(of.id()).equals(scan)) {
             scan = Optional.of(of.id());
             pairs.clear();
+            floor = Optional.empty();
             stands = Optional.empty();
         }
         this.place = Optional.of(place);
@@ -100,36 +117,61 @@ final class ScanPairsBox extends VBox {
                     .addAll(
                             Wrap.text(
                                     "Does it stand right? Three places or more that are known on the vehicle put "
-                                            + "it there: "
-                                            + "press one, and say which point it is.",
+                                            + "it there, or two, such as the wheel centres, and the floor: press "
+                                            + "one, and say which point it is.",
                                     "hint"),
-                            new FlowPane(6, 4, which, pair));
+                            new FlowPane(6, 4, which, pair, isFloor(o)));
+            floor.ifPresent(f -> floorRow());
             for (int i = 0; i < pairs.size(); i++) {
                 row(names, i);
             }
-            if (pairs.size() >= 3) {
+            if (pairs.size() >= (floor.isPresent() ? 2 : 3)) {
                 Button work = new Button("Work out where it stands");
                 work.setId("scan-stands");
                 work.setOnAction(_ -> ask());
                 FlowPane does = new FlowPane(6, 4, work);
-                stands.filter(s -> s.of.equals(pairs)).ifPresent(s -> does(o, s, does));
+                stands.filter(this::ofNow).ifPresent(s -> does(o, s, does));
                 getChildren().add(does);
             }
         });
     }
 
+    private boolean ofNow(Stands s) {
+        return s.of.equals(pairs) && s.floor.equals(floor);
+    }
+
+    private Button isFloor(Obstacle o) {
+        Button b = new Button("It is the floor");
+        b.setId("scan-floor");
+        b.setOnAction(_ -> place.ifPresent(p -> {
+            Shape.Scan of = (Shape.Scan) o.shape();
+            Point on = of.place().inverse().moved(p);
+            floorSearch.ask(() ->
+                    new ScanMeasure(of.mesh()).flat(on, ScanMeasure.USUAL_REACH).map(f -> new Floor(o.id(), f)));
+        }));
+        return b;
+    }
+
+    private void floorRow() {
+        listed("The floor, at height 0", "scan-no-floor", "Do not go by the floor", () -> floor = Optional.empty());
+    }
+
     private void row(Names names, int i) {
-        String apart = stands.filter(s -> s.of.equals(pairs) && !s.apart.isEmpty())
+        String apart = stands.filter(s -> ofNow(s) && !s.apart.isEmpty())
                 .map(s -> ": stays " + Quantity.length(s.apart.get(i)).text(bench.lengthUnit()) + " apart")
                 .orElse("");
-        Label l = Wrap.text(names.apply(pairs.get(i).point) + apart, "hint");
+        listed(names.apply(pairs.get(i).point) + apart, "scan-unpair-" + i, "Delete this pair", () -> pairs.remove(i));
+    }
+
+    private void listed(String text, String id, String says, Runnable away) {
+        Label l = Wrap.text(text, "hint");
         l.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(l, Priority.ALWAYS);
         Button out = new Button("×");
-        out.setId("scan-unpair-" + i);
-        out.setAccessibleText("Delete this pair");
+        out.setId(id);
+        out.setAccessibleText(says);
         out.setOnAction(_ -> {
-            pairs.remove(i);
+            away.run();
             refresh();
         });
         HBox row = new HBox(6, l, out);
@@ -172,12 +214,13 @@ final class ScanPairsBox extends VBox {
 
     private void ask() {
         List<Pair> all = List.copyOf(pairs);
+        Optional<Floor> on = floor;
         Job job = bench.job();
-        search.ask(() -> worked(job, all));
+        search.ask(() -> worked(job, all, on));
     }
 
     /** A measured point is where it was measured, any other where the plan has it. */
-    private static Stands worked(Job job, List<Pair> all) {
+    private static Stands worked(Job job, List<Pair> all, Optional<Floor> floor) {
         Surveyed surveyed = JobPoints.surveyed(job);
         Map<Id, PointId> plan = JobPoints.byId(job);
         List<Point> on = new ArrayList<>();
@@ -187,16 +230,19 @@ final class ScanPairsBox extends VBox {
                     .map(Surveyed.Place::at)
                     .or(() -> Optional.ofNullable(plan.get(p.point)).map(id -> JobPoints.position(job, id)));
             if (at.isEmpty()) {
-                return new Stands(all, Optional.empty(), List.of());
+                return new Stands(all, floor, Optional.empty(), List.of());
             }
             on.add(p.onScan);
             to.add(at.get());
         }
-        Optional<RigidMove> move = RigidFit.of(on, to);
+        Optional<RigidMove> move = floor.isPresent()
+                ? RigidFit.onFloor(
+                        on, to, floor.get().flat.middle(), floor.get().flat.out())
+                : RigidFit.of(on, to);
         List<Double> apart = new ArrayList<>();
         for (int i = 0; move.isPresent() && i < on.size(); i++) {
             apart.add(move.get().moved(on.get(i)).distanceTo(to.get(i)));
         }
-        return new Stands(all, move, apart);
+        return new Stands(all, floor, move, apart);
     }
 }

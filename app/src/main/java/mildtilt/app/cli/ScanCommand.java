@@ -26,8 +26,9 @@ import picocli.CommandLine.Parameters;
 @Command(
         name = "scan",
         mixinStandardHelpOptions = true,
-        description = "Tells what a scan holds; with --tube, --ball, --flat or --hole measures what lies about a place "
-                + "on it. Places are in the scan's own numbers.")
+        description =
+                "Tells what a scan holds; with --tube, --ball, --flat, --hole, --rim or --box measures what lies about a place "
+                        + "on it. Places are in the scan's own numbers.")
 final class ScanCommand implements Callable<Integer> {
 
     @Parameters(paramLabel = "FILE", description = "an STL, OBJ, PLY or GLB file")
@@ -48,14 +49,29 @@ final class ScanCommand implements Callable<Integer> {
     @Option(names = "--hole", paramLabel = "X,Y,Z", description = "a place within a round hole in a flat")
     private List<String> holes = new ArrayList<>();
 
-    @Option(names = "--reach", paramLabel = "MM", description = "how far round a place to look; 80 mm if left out")
-    private double reach = ScanMeasure.USUAL_REACH;
+    @Option(names = "--rim", paramLabel = "X,Y,Z", description = "a place on a rim or anything else that spins")
+    private List<String> rims = new ArrayList<>();
+
+    @Option(names = "--box", paramLabel = "X,Y,Z", description = "a place on a side of a box")
+    private List<String> boxes = new ArrayList<>();
+
+    @Option(
+            names = "--reach",
+            paramLabel = "MM",
+            description = "how far round a place to look; if left out 80 mm, and 450 for rims and boxes")
+    private Optional<Double> reach = Optional.empty();
 
     @Option(
             names = "--pairs",
             paramLabel = "CSV",
             description = "points known on the scan and on the vehicle, to measure in the vehicle's axes")
     private Optional<Path> pairs = Optional.empty();
+
+    @Option(
+            names = "--floor",
+            paramLabel = "X,Y,Z",
+            description = "a place on the floor: with it two pairs are enough, such as the wheel centres")
+    private Optional<String> floor = Optional.empty();
 
     @Mixin
     private TableOutput output = new TableOutput();
@@ -64,7 +80,7 @@ final class ScanCommand implements Callable<Integer> {
     public Integer call() {
         try {
             ScanFile.Read read = ScanFile.read(file);
-            boolean measures = !(tubes.isEmpty() && balls.isEmpty() && flats.isEmpty() && holes.isEmpty());
+            boolean measures = !wanted().isEmpty();
             if (!measures && pairs.isEmpty()) {
                 Main.print(holds(read));
                 return 0;
@@ -101,7 +117,7 @@ final class ScanCommand implements Callable<Integer> {
             throw new ImpossibleGeometryException(
                     "Say which unit the scan's numbers are in, such as --in MM: " + read.file() + " does not.");
         }
-        if (!(reach >= 5 && reach <= 2000)) {
+        if (reach.filter(r -> !(r >= 5 && r <= 2000)).isPresent()) {
             throw new ImpossibleGeometryException("How far round a place to look is 5 to 2000 mm.");
         }
         double mm = in.get().mm();
@@ -110,7 +126,15 @@ final class ScanCommand implements Callable<Integer> {
         RigidMove to = RigidMove.NONE;
         if (pairs.isPresent()) {
             PairsCsv.Pairs p = PairsCsv.read(pairs.get());
-            to = p.move(mm);
+            if (floor.isPresent()) {
+                Point at = place(floor.get(), mm);
+                ScanShape.Flat flat = on.flat(at, reach.orElse(ScanMeasure.USUAL_REACH))
+                        .orElseThrow(() -> new ImpossibleGeometryException("No floor is found at " + floor.get()
+                                + ": give a place on it that is bare, or look less far round it with --reach."));
+                to = p.move(mm, flat);
+            } else {
+                to = p.move(mm);
+            }
             tables.add(ScanTable.pairs(p.names(), p.apart(to, mm)));
         }
         List<String> names = new ArrayList<>();
@@ -118,12 +142,16 @@ final class ScanCommand implements Callable<Integer> {
         boolean missed = false;
         for (Wanted w : wanted()) {
             Point at = place(w.at, mm);
+            double round = reach.orElse(
+                    w.what.equals("rim") || w.what.equals("box") ? ScanMeasure.WIDE_REACH : ScanMeasure.USUAL_REACH);
             Optional<? extends ScanShape> found =
                     switch (w.what) {
-                        case "tube" -> on.tube(at, reach);
-                        case "ball" -> on.ball(at, reach);
-                        case "flat" -> on.flat(at, reach);
-                        default -> on.hole(at, reach);
+                        case "tube" -> on.tube(at, round);
+                        case "ball" -> on.ball(at, round);
+                        case "flat" -> on.flat(at, round);
+                        case "rim" -> on.rim(at, round);
+                        case "box" -> on.box(at, round);
+                        default -> on.hole(at, round);
                     };
             if (found.isPresent()) {
                 names.add(w.what + " at " + w.at);
@@ -151,6 +179,8 @@ final class ScanCommand implements Callable<Integer> {
         balls.forEach(t -> all.add(new Wanted("ball", t)));
         flats.forEach(t -> all.add(new Wanted("flat", t)));
         holes.forEach(t -> all.add(new Wanted("hole", t)));
+        rims.forEach(t -> all.add(new Wanted("rim", t)));
+        boxes.forEach(t -> all.add(new Wanted("box", t)));
         return all;
     }
 

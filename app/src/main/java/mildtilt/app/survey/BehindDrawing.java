@@ -27,6 +27,8 @@ final class BehindDrawing {
     private static final int LONGEST_READ = 3000;
     /** What is shown about the rectangle, in its own longer side. */
     private static final double ABOUT = 2.5;
+    /** And at least so far each way, mm. */
+    private static final double LEAST_ABOUT = 1000;
     /** A plane seen from a way within this of edge on is not drawn. */
     private static final double LEAST_FACING = 0.2;
 
@@ -55,7 +57,7 @@ final class BehindDrawing {
         if (taken.isError()) {
             return Optional.empty();
         }
-        double room = ABOUT * Math.max(r.wide(), r.high()) / 2;
+        double room = Math.max(LEAST_ABOUT, ABOUT * Math.max(r.wide(), r.high()) / 2);
         List<Point> about = IntStream.range(0, 4)
                 .mapToObj(c -> SeenRectangle.corner(c, r.wide(), r.high()))
                 .map(c -> plane.origin().plus(plane.world(c.minus(Point.ORIGIN))))

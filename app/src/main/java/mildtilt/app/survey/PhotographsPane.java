@@ -342,7 +342,9 @@ public final class PhotographsPane extends ReadingPane {
             row.getStyleClass().add("chosen");
         }
         add(row);
-        String marks = p.marks().size() + (p.marks().size() == 1 ? " mark" : " marks") + " of the sheet";
+        String marks = p.rectangle().isPresent() && p.marks().isEmpty()
+                ? "A rectangle"
+                : p.marks().size() + (p.marks().size() == 1 ? " mark" : " marks") + " of the sheet";
         Optional<Surveyed.PhotoPlace> place = s.flatMap(x -> x.photographs().stream()
                 .filter(q -> q.photograph().equals(p.id()))
                 .findFirst());

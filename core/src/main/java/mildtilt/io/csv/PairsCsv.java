@@ -9,6 +9,7 @@ import mildtilt.geometry.RigidFit;
 import mildtilt.geometry.RigidMove;
 import mildtilt.io.FileUnit;
 import mildtilt.io.JobFileException;
+import mildtilt.scan.ScanShape;
 
 /**
  * Points that are known both on a scan and on the vehicle: a name, {@code scan_x}, {@code scan_y}, {@code scan_z} in
@@ -36,6 +37,18 @@ public final class PairsCsv {
                     .orElseThrow(() -> new JobFileException(
                             "Three pairs or more are needed, not all on one line, to put a scan in the "
                                     + "vehicle's axes."));
+        }
+
+        /**
+         * The same by the floor and two pairs or more. @param floor a flat of the scan, mm
+         *
+         * @throws JobFileException if there are fewer, or they lie above one place
+         */
+        public RigidMove move(double mm, ScanShape.Flat floor) throws JobFileException {
+            return RigidFit.onFloor(scaled(mm), vehicle, floor.middle(), floor.out())
+                    .orElseThrow(() -> new JobFileException(
+                            "Beside the floor two pairs or more are needed, not above one place of it, to put a "
+                                    + "scan in the vehicle's axes."));
         }
 
         /** How far each is from its other once the scan is there, mm. */

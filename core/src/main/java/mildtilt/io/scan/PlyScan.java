@@ -15,7 +15,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import mildtilt.io.JobFileException;
-import mildtilt.solid.TriangleMesh;
 
 /**
  * Scans in PLY, as text or binary of either byte order: what it says of corners and faces is taken, the rest passed
@@ -142,14 +141,14 @@ final class PlyScan {
     private static int count(String word) throws JobFileException {
         try {
             int n = Integer.parseInt(word);
-            if (n >= 0 && n <= 3 * TriangleMesh.MOST_TRIANGLES) {
+            if (n >= 0 && n <= 3 * TriangleSoup.MOST_READ) {
                 return n;
             }
         } catch (NumberFormatException e) {
             // Told below, with a number that is too large.
         }
-        throw new JobFileException("its head says \"" + word + "\" of something; up to "
-                + 3 * TriangleMesh.MOST_TRIANGLES + " can be taken. Thin the scan out first.");
+        throw new JobFileException("its head says \"" + word + "\" of something; up to " + 3 * TriangleSoup.MOST_READ
+                + " can be taken. Thin the scan out first.");
     }
 
     private static Optional<ByteOrder> order(String word) throws JobFileException {

@@ -1,5 +1,6 @@
 package mildtilt.io.scan;
 
+import java.io.BufferedInputStream;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.nio.ByteBuffer;
@@ -36,9 +37,11 @@ public final class ScanFile {
      * @param file its name
      * @param corners x, y, z of each, those in one place joined
      * @param triangles three corners each; those without area are left out
-     * @param faults what is wrong with it; flat triangles as they were in the file
+     * @param faults what is wrong with it; flat triangles as they were in the file, or as they were left by thinning
+     * @param before how many triangles the file has
+     * @param moved how far at most a corner was moved when it was thinned out; 0 if it was not
      */
-    public record Read(String file, float[] corners, int[] triangles, MeshFaults faults) {
+    public record Read(String file, float[] corners, int[] triangles, MeshFaults faults, int before, double moved) {
 
         public int count() {
             return triangles.length / 3;
@@ -81,6 +84,16 @@ public final class ScanFile {
         /** What is wrong with it, each as a sentence; none if nothing is. */
         public List<String> warnings() {
             List<String> all = new ArrayList<>();
+            if (moved > 0) {
+                all.add(String.format(
+                        Locale.ROOT,
+                        "It has %d triangles, too many to turn and measure: it was thinned out to %d. No place of its "
+                                + "skin moved by more than %.3g in the file's own unit, and what is finer than that "
+                                + "is gone.",
+                        before,
+                        count(),
+                        moved));
+            }
             if (faults.flat() > 0) {
                 all.add(faults.flat() + (faults.flat() == 1 ? " triangle has" : " triangles have")
                         + " no area and will be left out; nothing is lost by that.");
@@ -161,15 +174,19 @@ public final class ScanFile {
                             : "the file is damaged: it says " + count
                                     + " triangles and is longer than that. Copy it again from where it came.");
         }
-        if (count > TriangleMesh.MOST_TRIANGLES) {
-            throw new JobFileException("it has " + count + " triangles; up to " + TriangleMesh.MOST_TRIANGLES
-                    + " can be taken. Thin the scan out first.");
+        if (count > TriangleSoup.MOST_READ) {
+            throw TriangleSoup.tooMany();
         }
-        ByteBuffer b = ByteBuffer.wrap(Files.readAllBytes(file)).order(ByteOrder.LITTLE_ENDIAN);
-        for (long t = 0; t < count; t++) {
-            int at = (int) (STL_HEAD + t * STL_TRIANGLE + 12);
-            for (int c = 0; c < 3; c++) {
-                to.corner(b.getFloat(at + 12 * c), b.getFloat(at + 12 * c + 4), b.getFloat(at + 12 * c + 8));
+        byte[] one = new byte[STL_TRIANGLE];
+        ByteBuffer b = ByteBuffer.wrap(one).order(ByteOrder.LITTLE_ENDIAN);
+        try (var in = new BufferedInputStream(Files.newInputStream(file), 1 << 16)) {
+            in.skipNBytes(STL_HEAD);
+            for (long t = 0; t < count; t++) {
+                in.readNBytes(one, 0, STL_TRIANGLE);
+                for (int c = 0; c < 3; c++) {
+                    int at = 12 + 12 * c;
+                    to.corner(b.getFloat(at), b.getFloat(at + 4), b.getFloat(at + 8));
+                }
             }
         }
     }
