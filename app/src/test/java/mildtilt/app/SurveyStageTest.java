@@ -1,8 +1,10 @@
 package mildtilt.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Files;
+import java.util.List;
 import java.util.Optional;
 import javafx.application.Platform;
 import javafx.scene.control.ButtonBar.ButtonData;
@@ -20,6 +22,9 @@ import mildtilt.job.Plan;
 import mildtilt.job.PointId;
 import mildtilt.survey.Reading;
 import mildtilt.survey.Survey;
+import mildtilt.survey.SurveyPoint;
+import mildtilt.trials.instruments.SimulatedVehicle;
+import mildtilt.trials.instruments.StandIn;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -50,6 +55,43 @@ class SurveyStageTest {
 
     private void untilSays(FxRobot robot, String text) {
         AppWindow.untilSays(robot, "#survey-pane", text);
+    }
+
+    /** A phone that answers on a port of this machine, both ways round, and one that is not there. */
+    @Test
+    void aPhoneIsReadBothWaysRound(FxRobot robot) throws Exception {
+        Job job = app.bench.job();
+        Id from = new Id("joint-1.centre");
+        Id to = new Id("joint-2.centre");
+        double slope = JobPoints.position(job, new PointId.JointCentre(1))
+                .minus(JobPoints.position(job, new PointId.JointCentre(0)))
+                .direction()
+                .downDeg();
+        robot.interact(() -> app.bench.edit(
+                "Measure by phone",
+                j -> j.editSurvey(s -> s.withPoints(List.of(
+                        new SurveyPoint(from, "upper", List.of(new Reading.Plumb(0, 0, 1), new Reading.Height(700, 1))),
+                        new SurveyPoint(to, "lower", List.of(new Reading.PhoneSlope(from, 1, -1, 0.2))))))));
+        AppWindow.press(robot, "#survey-point-joint-2-centre");
+        try (StandIn phone = new StandIn(SimulatedVehicle.of(job, 3), 0, 4)) {
+            AppWindow.type(robot, "#survey-phone-port-joint-2-centre-0", Integer.toString(phone.port()));
+            AppWindow.press(robot, "#survey-phone-joint-2-centre-0");
+            AppWindow.until(() -> phone(to).firstDeg() != 1);
+            AppWindow.until(() -> app.bench.messageProperty().get().text().contains("turn the phone end for end"));
+            double first = phone(to).firstDeg();
+            AppWindow.press(robot, "#survey-phone-turned-joint-2-centre-0");
+            AppWindow.until(() -> phone(to).turnedDeg() != -first);
+        }
+        assertThat(phone(to).downDeg()).isCloseTo(slope, within(5 * phone(to).slopeSpread()));
+        Job kept = app.bench.job();
+        AppWindow.press(robot, "#survey-phone-joint-2-centre-0");
+        AppWindow.until(() -> app.bench.messageProperty().get().text().contains("No instrument answers"));
+        assertThat(app.bench.job()).isSameAs(kept);
+    }
+
+    private Reading.PhoneSlope phone(Id point) {
+        return (Reading.PhoneSlope)
+                app.bench.job().survey().point(point).orElseThrow().readings().getFirst();
     }
 
     @Test

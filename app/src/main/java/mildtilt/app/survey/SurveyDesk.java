@@ -28,6 +28,11 @@ import mildtilt.survey.Reading;
 import mildtilt.survey.Survey;
 import mildtilt.survey.SurveyPoint;
 import mildtilt.survey.Surveyed;
+import mildtilt.trials.instruments.InstrumentException;
+import mildtilt.trials.instruments.InstrumentPlacement;
+import mildtilt.trials.instruments.InstrumentReading;
+import mildtilt.trials.instruments.PhoneOnShaft;
+import mildtilt.trials.instruments.StandIn;
 
 /** What the survey came to, and which photograph and which point are at hand. */
 public final class SurveyDesk {
@@ -41,6 +46,8 @@ public final class SurveyDesk {
     private final Workbench bench;
     private final LatestTask<Settled> beside;
     private final LatestTask<Optional<PictureBehind>> drawing;
+    private final LatestTask<PhoneRead> phone;
+    private final ObjectProperty<Integer> phonePort = new SimpleObjectProperty<>(StandIn.USUAL_PORT);
     private Optional<Id> behind = Optional.empty();
     private final ReadOnlyObjectWrapper<Optional<Settled>> settled = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ObjectProperty<Optional<Id>> photograph = new SimpleObjectProperty<>(Optional.empty());
@@ -105,6 +112,8 @@ public final class SurveyDesk {
         drawing = new LatestTask<>(
                 bench.pictureBehindProperty()::set,
                 problem -> bench.refuse("The photograph could not be drawn: " + problem.getMessage()));
+        phone = new LatestTask<>(
+                this::took, problem -> bench.refuse("The phone could not be read: " + problem.getMessage()));
         bench.openedProperty().addListener((_, _, _) -> setBehind(Optional.empty()));
         bench.jobProperty().addListener((_, _, _) -> ask());
         bench.stageProperty().addListener((_, _, _) -> ask());
@@ -135,6 +144,65 @@ public final class SurveyDesk {
             bench.pictureBehindProperty().set(Optional.empty());
         } else {
             drawing.ask(() -> BehindDrawing.of(file.get(), p.get(), place.get()));
+        }
+    }
+
+    /** On which port of this machine a phone's angles are read. */
+    ObjectProperty<Integer> phonePortProperty() {
+        return phonePort;
+    }
+
+    /**
+     * Takes what a phone on a shaft shows into a reading. @param at its place among the point's readings; @param turned
+     * end for end
+     */
+    void readPhone(Id point, int at, Reading.PhoneSlope was, boolean turned) {
+        int port = phonePort.get();
+        Optional<InstrumentPlacement.OnShaft> lies = PhoneOnShaft.between(bench.job(), was.from(), point, turned);
+        phone.ask(() -> {
+            try {
+                InstrumentReading r = PhoneOnShaft.read(port, lies);
+                return new PhoneRead(point, at, was, turned, Optional.of(r), "");
+            } catch (InstrumentException e) {
+                return new PhoneRead(point, at, was, turned, Optional.empty(), e.getMessage());
+            }
+        });
+    }
+
+    private record PhoneRead(
+            Id point, int at, Reading.PhoneSlope was, boolean turned, Optional<InstrumentReading> read, String why) {}
+
+    /** Put where it belongs, unless that has changed meanwhile. */
+    private void took(PhoneRead p) {
+        if (p.read.isEmpty()) {
+            bench.refuse(p.why);
+            return;
+        }
+        boolean there = bench.job()
+                .survey()
+                .point(p.point)
+                .map(SurveyPoint::readings)
+                .filter(r -> p.at < r.size() && r.get(p.at).equals(p.was))
+                .isPresent();
+        if (!there) {
+            bench.refuse("That reading was changed while the phone was read: read it again.");
+            return;
+        }
+        double shows = p.read.get().values().getFirst();
+        boolean taken = bench.edit(
+                "Read the phone" + (p.turned ? ", turned" : ""),
+                j -> j.editSurvey(s -> s.edit(
+                        p.point,
+                        q -> q.with(
+                                p.at,
+                                new Reading.PhoneSlope(
+                                        p.was.from(),
+                                        p.turned ? p.was.firstDeg() : shows,
+                                        p.turned ? shows : -shows,
+                                        p.read.get().spread())))));
+        if (taken && !p.turned) {
+            // Until then it counts as a phone that shows nothing wrong.
+            bench.say("Now turn the phone end for end in its place, and read it turned.");
         }
     }
 

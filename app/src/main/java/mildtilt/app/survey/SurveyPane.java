@@ -227,6 +227,33 @@ public final class SurveyPane extends ReadingPane {
                                 : ": off by " + text(new Quantity(t.off(), r.unit())))
                         .orElse(""));
         row(fields.toArray(Node[]::new));
+        if (r instanceof Reading.PhoneSlope phone) {
+            phone(p, i, id, phone);
+        }
+    }
+
+    /** A phone that is read over a port need not be typed off. */
+    private void phone(SurveyPoint p, int i, String id, Reading.PhoneSlope r) {
+        WordField port = new WordField(Integer.toString(desk.phonePortProperty().get()), t -> {
+            if (t.strip().matches("\\d{1,5}")
+                    && Integer.parseInt(t.strip()) >= 1
+                    && Integer.parseInt(t.strip()) <= 65_535) {
+                desk.phonePortProperty().set(Integer.parseInt(t.strip()));
+            } else {
+                bench.refuse("A port is a whole number from 1 to 65535, not \"" + t + "\".");
+            }
+        });
+        port.setId("survey-phone-port-" + id);
+        port.setPrefWidth(70);
+        row(
+                named("On port", port),
+                named(" ", small("Read it", "survey-phone-" + id, () -> desk.readPhone(p.id(), i, r, false))),
+                named(
+                        " ",
+                        small(
+                                "Read it turned",
+                                "survey-phone-turned-" + id,
+                                () -> desk.readPhone(p.id(), i, r, true))));
     }
 
     private boolean isOpen(SurveyPoint p) {

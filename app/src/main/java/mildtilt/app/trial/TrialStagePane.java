@@ -14,6 +14,7 @@ import mildtilt.app.controls.SheetRail;
 import mildtilt.app.workbench.TrialSheetChoice;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.job.BuiltVehicle;
+import mildtilt.trials.instruments.StandIn;
 import mildtilt.units.LengthText;
 import mildtilt.units.UnreadableMeasureException;
 
@@ -81,7 +82,7 @@ public final class TrialStagePane extends HBox implements AutoCloseable {
     }
 
     private void promptForPort(Workbench bench, Window owner) {
-        TextInputDialog ask = new TextInputDialog("47110");
+        TextInputDialog ask = new TextInputDialog(Integer.toString(StandIn.USUAL_PORT));
         ask.initOwner(owner);
         ask.setTitle("Mild Tilt");
         ask.setHeaderText("Port on which the instruments answer, on this machine");

@@ -14,7 +14,9 @@ public enum InstrumentKind {
     /** Dot on the wall, to the left and up, from its mark. */
     LASER("laser", "laser on the hub", "mm", 2, 0.5, 0.7),
     /** Pull at the rim. */
-    PULL_SCALE("pull-scale", "pull scale", "N", 1, 1, 3);
+    PULL_SCALE("pull-scale", "pull scale", "N", 1, 1, 3),
+    /** A phone that lies along a shaft: how far that slopes below level the way the phone points, and its own fault. */
+    PHONE("phone", "phone", "deg", 1, 0.1, 0.2);
 
     private final String key;
     private final String label;

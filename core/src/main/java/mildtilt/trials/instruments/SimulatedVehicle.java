@@ -47,6 +47,7 @@ public final class SimulatedVehicle {
     private final Map<Id, Shaft> shafts = new HashMap<>();
     private final double heavier;
     private final double drag;
+    private final double phoneOffDeg;
     private final Lazy<Double> parked;
     private final Lazy<List<Double>> locks;
 
@@ -70,6 +71,7 @@ public final class SimulatedVehicle {
         });
         heavier = 0.95 + 0.3 * secret.nextDouble();
         drag = 8 + 10 * secret.nextDouble();
+        phoneOffDeg = 1.5 * secret.nextGaussian();
         locks = Lazy.of(() -> Arrays.stream(Side.values())
                 .map(way -> (1 - 1e-6) * LockLimits.stop(train, built, way).steeringWheelDeg())
                 .toList());
@@ -156,6 +158,7 @@ public final class SimulatedVehicle {
                                 .map(d -> List.of(d.left(), d.up()))
                         : Optional.empty();
             case PULL_SCALE -> Optional.of(List.of(pull(setup)));
+            case PHONE -> mark instanceof InstrumentPlacement.OnShaft s ? slope(s) : Optional.empty();
         };
     }
 
@@ -176,6 +179,13 @@ public final class SimulatedVehicle {
         double part = m.along() < s.bendAlong ? m.along() / s.bendAlong : (length - m.along()) / (length - s.bendAlong);
         return Optional.of(List.of(high(s.bend * Math.max(0, part), s.bendDeg, m.turnedDeg())
                 + high(s.eccentric, s.eccentricDeg, m.turnedDeg())));
+    }
+
+    private Optional<List<Double>> slope(InstrumentPlacement.OnShaft m) {
+        return built.column().flatMap(c -> c.shaft(m.shaft()).map(i -> {
+            double down = c.end(i).minus(c.start(i)).direction().downDeg();
+            return List.of(down * Math.cos(Math.toRadians(m.turnedDeg())) + phoneOffDeg);
+        }));
     }
 
     private static double high(double off, double atDeg, double turnedDeg) {

@@ -36,6 +36,9 @@ public final class StandIn implements AutoCloseable {
     private final Random noise;
     private final Set<Socket> talking = ConcurrentHashMap.newKeySet();
 
+    /** Where they listen if nobody says otherwise. */
+    public static final int USUAL_PORT = 47_110;
+
     /**
      * @param port to listen on; 0 for any that is free
      * @throws InstrumentException if the port can't be had

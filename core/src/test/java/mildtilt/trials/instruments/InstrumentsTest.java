@@ -25,7 +25,10 @@ import mildtilt.geometry.Side;
 import mildtilt.id.Id;
 import mildtilt.io.jobfile.DemoJob;
 import mildtilt.job.Job;
+import mildtilt.job.JobPoints;
+import mildtilt.job.PointId;
 import mildtilt.steer.position.SteeringTrain;
+import mildtilt.survey.Reading;
 import mildtilt.trials.Setup;
 import mildtilt.trials.compare.Laser;
 import mildtilt.trials.compare.MeasurementTask;
@@ -75,6 +78,36 @@ class InstrumentsTest {
             i.stand(up, false);
             assertThat(i.read(InstrumentKind.LASER).values().getFirst()).isNotCloseTo(truth.left(), within(2.0));
         }
+    }
+
+    /** Read twice, turned end for end, what the phone itself shows wrong falls out. */
+    @Test
+    void aPhoneReadTwiceGivesTheShaftsSlope() throws Exception {
+        Job job = DemoJob.MARSH_CARRIER.job();
+        Id from = new Id("joint-1.centre");
+        Id to = new Id("joint-2.centre");
+        double slope = JobPoints.position(job, new PointId.JointCentre(1))
+                .minus(JobPoints.position(job, new PointId.JointCentre(0)))
+                .direction()
+                .downDeg();
+        double worstOnce = 0;
+        for (int vehicle = 0; vehicle < 12; vehicle++) {
+            try (StandIn s = new StandIn(SimulatedVehicle.of(job, vehicle), 0, 2)) {
+                InstrumentReading first = PhoneOnShaft.read(s.port(), PhoneOnShaft.between(job, from, to, false));
+                InstrumentReading turned = PhoneOnShaft.read(s.port(), PhoneOnShaft.between(job, from, to, true));
+                double once = first.values().getFirst();
+                Reading.PhoneSlope both =
+                        new Reading.PhoneSlope(from, once, turned.values().getFirst(), first.spread());
+                assertThat(both.downDeg()).isCloseTo(slope, within(5 * both.slopeSpread()));
+                worstOnce = Math.max(worstOnce, Math.abs(once - slope));
+                // Measured from its other end the shaft slopes the other way.
+                InstrumentReading back = PhoneOnShaft.read(s.port(), PhoneOnShaft.between(job, to, from, false));
+                assertThat(back.values().getFirst()).isCloseTo(turned.values().getFirst(), within(1.5));
+            }
+        }
+        assertThat(worstOnce).as("a phone's own fault is no small one").isGreaterThan(1);
+        assertThat(PhoneOnShaft.between(job, from, new Id("hub"), false)).isPresent();
+        assertThat(PhoneOnShaft.between(job, to, new Id("hub"), false)).isEmpty();
     }
 
     @Test
