@@ -31,6 +31,7 @@ import mildtilt.io.picture.PracticeSet;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.photograph.Lens;
+import mildtilt.photograph.MatchAlong;
 import mildtilt.photograph.SeenRectangle;
 import mildtilt.photograph.SeenRectangle.Standing;
 import mildtilt.survey.Reading.Sighted;
@@ -155,6 +156,32 @@ class PhotographStageTest {
         assertThat(app.text(robot, "#problem-text")).contains("sheet.pdf: it is no photograph");
         AppWindow.answer(robot, ButtonData.OK_DONE);
         assertThat(app.bench.job()).isSameAs(kept);
+    }
+
+    /** What is pressed in one picture is proposed in the next, by how it looks. */
+    @Test
+    void aPlaceThatLooksTheSameIsProposed(FxRobot robot) throws Exception {
+        PracticeSet set = new PracticeSet(app.bench.job(), WIDTH, HEIGHT);
+        app.several = set.write(folder.resolve("phone")).stream()
+                .filter(p -> p.getFileName().toString().matches("practice-[23]\\.jpg"))
+                .toList();
+        AppWindow.press(robot, "#photos-add");
+        AppWindow.until(() -> survey().photographs().size() == 2);
+        // The pictures are the second and third of the set, and the first and second of the survey.
+        Id first = Id.Kind.PHOTO.number(1);
+        Id second = Id.Kind.PHOTO.number(2);
+        Id hub = new Id("hub");
+        AppWindow.press(robot, "#photo-show-" + first.text());
+        choose(robot, hub);
+        press(robot, set.drawn(1, set.balls().get(hub)));
+        AppWindow.until(() -> sight(hub, first).isPresent());
+        AppWindow.press(robot, "#photo-show-" + second.text());
+        AppWindow.press(robot, "#photos-take");
+        Sighted taken = sight(hub, second).orElseThrow();
+        assertThat(taken.spread()).isEqualTo(MatchAlong.SPREAD);
+        assertThat(new Lens.Pixel(taken.across(), taken.down())
+                        .distanceTo(set.drawn(2, set.balls().get(hub))))
+                .isLessThan(2 * MatchAlong.SPREAD);
     }
 
     /** One picture from the left with a board whose sides are known: the wheel's hub lies in its plane. */

@@ -81,7 +81,8 @@ public final class SurveyFit {
         boolean seen = points.stream()
                 .flatMap(p -> p.readings().stream())
                 .anyMatch(r -> r instanceof Sighted s && fit.uses(s.photograph()));
-        photos = seen ? Optional.of(fit) : Optional.empty();
+        // With no point left the cameras alone are still worth knowing.
+        photos = seen || points.isEmpty() && !fit.used().isEmpty() ? Optional.of(fit) : Optional.empty();
         starts = beside(photos.map(PhotoFit::starts).orElse(known));
         rows = points.stream()
                         .flatMap(p -> p.readings().stream())
@@ -152,6 +153,11 @@ public final class SurveyFit {
             }
             open.putAll(loose);
             left.removeIf(p -> loose.containsKey(p.id()));
+        }
+        SurveyFit cameras = new SurveyFit(survey, List.of(), plan);
+        if (cameras.photos.isPresent()) {
+            double[] at = cameras.solved();
+            return cameras.checks(at, cameras.held(at), open, survey);
         }
         return new Surveyed(Map.of(), open, List.of(), 0, Covariance.NONE, unused(survey, Optional.empty()), List.of());
     }
@@ -558,7 +564,8 @@ public final class SurveyFit {
                 List.copyOf(checks),
                 rows - x.length,
                 new Covariance(
-                        List.copyOf(places.keySet()), q.getSubMatrix(0, n, 0, n).getData()),
+                        List.copyOf(places.keySet()),
+                        n < 0 ? new double[0][0] : q.getSubMatrix(0, n, 0, n).getData()),
                 List.copyOf(cameras),
                 List.copyOf(marks));
     }

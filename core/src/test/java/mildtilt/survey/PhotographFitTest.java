@@ -121,6 +121,19 @@ class PhotographFitTest {
         });
     }
 
+    /** Before anything is pressed the sheet tells where every camera stood: then a line can be drawn for the first. */
+    @Test
+    void theSheetAlonePlacesTheCameras() {
+        Survey bare = survey(new Random(1), 0, 0, laid(0.01, 0.001)).withPoints(List.of());
+        Surveyed s = fit(bare);
+        assertThat(s.places()).isEmpty();
+        assertThat(s.photographs()).hasSize(STANDS.size()).allSatisfy(p -> {
+            int n = Integer.parseInt(p.photograph().text().substring("photo-".length())) - 1;
+            assertThat(p.camera().orElseThrow().origin().distanceTo(STANDS.get(n)))
+                    .isLessThan(2);
+        });
+    }
+
     @Test
     void pointsAreWithinWhatIsClaimedAndAsSureAsTold() {
         Random random = new Random(7);

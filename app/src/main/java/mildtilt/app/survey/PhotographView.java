@@ -43,9 +43,6 @@ public final class PhotographView extends CanvasPane {
 
     /** So wide and high at most a picture is held to be drawn, px; places in it stay those of the file. */
     private static final double MOST_DRAWN = 4096;
-    /** By eye, on a picture zoomed in, ± px. */
-    private static final double PRESSED = 1;
-
     /** Of a found mark's circle, px of the file. */
     private static final double MARK_RADIUS = 8;
 
@@ -88,6 +85,7 @@ public final class PhotographView extends CanvasPane {
         desk.photographProperty().addListener((_, _, _) -> again());
         desk.pointProperty().addListener((_, _, _) -> redraw());
         desk.cornersProperty().addListener((_, _, _) -> redraw());
+        desk.proposalProperty().addListener((_, _, _) -> redraw());
         desk.settledProperty().addListener((_, _, _) -> redraw());
         visibleProperty().addListener((_, _, _) -> again());
         widthProperty().addListener((_, _, _) -> showWhole());
@@ -208,6 +206,11 @@ public final class PhotographView extends CanvasPane {
                             chosen.filter(q.id()::equals).isPresent()));
         }
         desk.surveyed().ifPresent(s -> chosen.ifPresent(c -> guide(g, to, p, s, c)));
+        proposed(p).ifPresent(at -> {
+            g.setLineDashes(4, 4);
+            circle(g, to, at, 12, ColorToken.ACCENT);
+            g.setLineDashes();
+        });
     }
 
     private static Optional<Sighted> sight(SurveyPoint q, Photograph p) {
@@ -300,6 +303,15 @@ public final class PhotographView extends CanvasPane {
         }
     }
 
+    /** Where the chosen point may be in this photograph. */
+    private Optional<Lens.Pixel> proposed(Photograph p) {
+        return desk.proposalProperty()
+                .get()
+                .filter(x -> x.photograph().equals(p.id())
+                        && desk.pointProperty().get().equals(Optional.of(x.point())))
+                .map(SurveyDesk.Proposal::at);
+    }
+
     private static Optional<Surveyed.PhotoPlace> place(Surveyed s, Id photograph) {
         return s.photographs().stream()
                 .filter(q -> q.photograph().equals(photograph) && q.camera().isPresent())
@@ -382,13 +394,7 @@ public final class PhotographView extends CanvasPane {
             bench.refuse("Choose the point you press first, in the panel.");
             return;
         }
-        String name = names.apply(chosen.get());
-        bench.edit(
-                "Press " + name + " in " + p.name(),
-                j -> j.editSurvey(s -> desk.placed(
-                        s.sighted(chosen.get(), name, new Sighted(p.id(), at.across(), at.down(), PRESSED)),
-                        chosen.get(),
-                        p)));
+        desk.press(p, chosen.get(), at);
     }
 
     /** Arrows move the chosen point's place by a quarter of a pixel; plus and minus zoom; 0 shows the whole. */
@@ -403,6 +409,7 @@ public final class PhotographView extends CanvasPane {
             case PLUS, EQUALS, ADD -> zoom(1.25, getWidth() / 2, getHeight() / 2);
             case MINUS, SUBTRACT -> zoom(0.8, getWidth() / 2, getHeight() / 2);
             case DIGIT0, NUMPAD0 -> showWhole();
+            case ENTER -> desk.takeProposal();
             default -> {
                 return;
             }

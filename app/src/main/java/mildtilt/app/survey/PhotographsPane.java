@@ -72,6 +72,7 @@ public final class PhotographsPane extends ReadingPane {
         desk.pointProperty().addListener((_, _, _) -> refresh());
         desk.cornersProperty().addListener((_, _, _) -> refresh());
         desk.endsProperty().addListener((_, _, _) -> refresh());
+        desk.proposalProperty().addListener((_, _, _) -> refresh());
         refresh();
     }
 
@@ -88,7 +89,8 @@ public final class PhotographsPane extends ReadingPane {
                 desk.photographProperty().get(),
                 desk.pointProperty().get(),
                 desk.cornersProperty().get(),
-                desk.endsProperty().get());
+                desk.endsProperty().get(),
+                desk.proposalProperty().get());
     }
 
     @Override
@@ -405,6 +407,11 @@ public final class PhotographsPane extends ReadingPane {
         if (seen.isEmpty()) {
             hint("Not pressed yet. Press it in the picture.");
         }
+        desk.proposalProperty()
+                .get()
+                .filter(x -> x.point().equals(point.get()))
+                .ifPresent(x -> row(
+                        named("A place here looks the same:", small("Take it", "photos-take", desk::takeProposal))));
         seen.forEach(this::add);
         place(job, point.get(), s);
     }

@@ -1,5 +1,6 @@
 package mildtilt.app.survey;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -13,13 +14,19 @@ import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import mildtilt.app.workbench.LatestTask;
 import mildtilt.app.workbench.PictureBehind;
+import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.id.Id;
+import mildtilt.io.JobFileException;
 import mildtilt.io.jobfile.PhotoFile;
+import mildtilt.io.picture.PictureFile;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
+import mildtilt.job.Names;
+import mildtilt.photograph.GreyPicture;
 import mildtilt.photograph.Lens;
+import mildtilt.photograph.MatchAlong;
 import mildtilt.photograph.Photograph;
 import mildtilt.photograph.SeenRectangle;
 import mildtilt.photograph.SeenRectangle.SeenFrom;
@@ -37,6 +44,9 @@ import mildtilt.trials.instruments.StandIn;
 /** What the survey came to, and which photograph and which point are at hand. */
 public final class SurveyDesk {
 
+    /** By eye, on a picture zoomed in, ± px. */
+    private static final double PRESSED = 1;
+
     /** Of the sides of a sheet or a tile, by a steel rule, ± mm. */
     private static final double SIDE_SPREAD = 0.5;
 
@@ -47,6 +57,7 @@ public final class SurveyDesk {
     private final LatestTask<Settled> beside;
     private final LatestTask<Optional<PictureBehind>> drawing;
     private final LatestTask<PhoneRead> phone;
+    private final LatestTask<Optional<Proposal>> matching;
     private final ObjectProperty<Integer> phonePort = new SimpleObjectProperty<>(StandIn.USUAL_PORT);
     private Optional<Id> behind = Optional.empty();
     private final ReadOnlyObjectWrapper<Optional<Settled>> settled = new ReadOnlyObjectWrapper<>(Optional.empty());
@@ -56,6 +67,7 @@ public final class SurveyDesk {
     private final ObjectProperty<List<Optional<Id>>> ends =
             new SimpleObjectProperty<>(Collections.nCopies(4, Optional.empty()));
     private final BooleanProperty inPlane = new SimpleBooleanProperty(true);
+    private final ReadOnlyObjectWrapper<Optional<Proposal>> proposal = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ObjectProperty<Optional<Corners>> corners = new SimpleObjectProperty<>(Optional.empty());
 
     /**
@@ -98,6 +110,9 @@ public final class SurveyDesk {
         }
     }
 
+    /** A place in a photograph that looks like what was pressed in another. */
+    record Proposal(Id photograph, Id point, Lens.Pixel at) {}
+
     /** What a survey came to. */
     public record Settled(Survey of, Surveyed surveyed) {}
 
@@ -107,6 +122,7 @@ public final class SurveyDesk {
                 s -> {
                     settled.set(Optional.of(s));
                     putBehind();
+                    propose();
                 },
                 problem -> bench.refuse("The survey could not be worked out: " + problem.getMessage()));
         drawing = new LatestTask<>(
@@ -114,6 +130,12 @@ public final class SurveyDesk {
                 problem -> bench.refuse("The photograph could not be drawn: " + problem.getMessage()));
         phone = new LatestTask<>(
                 this::took, problem -> bench.refuse("The phone could not be read: " + problem.getMessage()));
+        matching = new LatestTask<>(
+                proposal::set,
+                problem -> bench.refuse("The photographs could not be compared: " + problem.getMessage()));
+        photograph.addListener((_, _, _) -> propose());
+        point.addListener((_, _, _) -> propose());
+        bench.sideTabProperty().addListener((_, _, _) -> propose());
         bench.openedProperty().addListener((_, _, _) -> setBehind(Optional.empty()));
         bench.jobProperty().addListener((_, _, _) -> ask());
         bench.stageProperty().addListener((_, _, _) -> ask());
@@ -145,6 +167,75 @@ public final class SurveyDesk {
         } else {
             drawing.ask(() -> BehindDrawing.of(file.get(), p.get(), place.get()));
         }
+    }
+
+    /** Where the chosen point may be in the photograph that is looked at; empty if nothing there looks like it. */
+    ReadOnlyObjectProperty<Optional<Proposal>> proposalProperty() {
+        return proposal.getReadOnlyProperty();
+    }
+
+    /** Looks for the chosen point in the photograph that is looked at, by how it looks in one where it was pressed. */
+    private void propose() {
+        proposal.set(Optional.empty());
+        if (bench.stageProperty().get() != WorkStage.SURVEY
+                || bench.sideTabProperty().get() != SideTab.PHOTOGRAPHS) {
+            return;
+        }
+        Optional<Photograph> here = photograph();
+        Optional<SurveyPoint> chosen = point.get().flatMap(bench.job().survey()::point);
+        Optional<Surveyed> s = surveyed();
+        if (here.isEmpty() || chosen.isEmpty() || s.isEmpty()) {
+            return;
+        }
+        List<Reading.Sighted> seen = chosen.get().readings().stream()
+                .filter(Reading.Sighted.class::isInstance)
+                .map(Reading.Sighted.class::cast)
+                .toList();
+        boolean pressedHere =
+                seen.stream().anyMatch(x -> x.photograph().equals(here.get().id()));
+        // With two it is known where it must be.
+        if (pressedHere || seen.size() != 1) {
+            return;
+        }
+        Reading.Sighted pressed = seen.getFirst();
+        Optional<Photograph> there = bench.job().survey().photograph(pressed.photograph());
+        Optional<Looked> from = there.flatMap(p -> looked(p, s.get()));
+        Optional<Looked> to = looked(here.get(), s.get());
+        if (from.isPresent() && to.isPresent()) {
+            Lens.Pixel at = new Lens.Pixel(pressed.across(), pressed.down());
+            Id id = chosen.get().id();
+            matching.ask(() -> from.get()
+                    .view()
+                    .flatMap(a -> to.get().view().flatMap(b -> MatchAlong.of(a, at, b)))
+                    .map(m -> new Proposal(here.get().id(), id, m.at())));
+        }
+    }
+
+    /** A photograph whose file is there and whose camera is known. */
+    private record Looked(Path file, Photograph photograph, Surveyed.PhotoPlace place) {
+
+        /** Unpacks it; empty if it can't be. */
+        Optional<MatchAlong.View> view() {
+            try {
+                GreyPicture picture = PictureFile.read(file).picture();
+                boolean same = picture.width() == photograph.width() && picture.height() == photograph.height();
+                return same
+                        ? Optional.of(
+                                new MatchAlong.View(picture, place.camera().orElseThrow(), place.lens()))
+                        : Optional.empty();
+            } catch (JobFileException e) {
+                // Nothing is proposed from what can't be read; the view says that the file is not there.
+                return Optional.empty();
+            }
+        }
+    }
+
+    private Optional<Looked> looked(Photograph p, Surveyed s) {
+        Optional<Path> file = file(p).filter(Files::isRegularFile);
+        return file.flatMap(f -> s.photographs().stream()
+                .filter(x -> x.photograph().equals(p.id()) && x.camera().isPresent())
+                .findFirst()
+                .map(x -> new Looked(f, p, x)));
     }
 
     /** On which port of this machine a phone's angles are read. */
@@ -267,8 +358,31 @@ public final class SurveyDesk {
         return inPlane;
     }
 
+    /** A point is seen there in a photograph, by eye. */
+    void press(Photograph p, Id point, Lens.Pixel at) {
+        press(p, point, at, PRESSED);
+    }
+
+    private void press(Photograph p, Id point, Lens.Pixel at, double spread) {
+        String name = Names.of(bench.job()).apply(point);
+        bench.edit(
+                "Press " + name + " in " + p.name(),
+                j -> j.editSurvey(s -> placed(
+                        s.sighted(point, name, new Reading.Sighted(p.id(), at.across(), at.down(), spread)),
+                        point,
+                        p)));
+    }
+
+    /** Presses the chosen point where it is proposed, if it is. */
+    void takeProposal() {
+        proposal.get()
+                .flatMap(x -> bench.job().survey().photograph(x.photograph()).map(p ->
+                        (Runnable) () -> press(p, x.point(), x.at(), MatchAlong.SPREAD)))
+                .ifPresent(Runnable::run);
+    }
+
     /** A point pressed in a photograph: in the plane of its rectangle, if that is said and nothing else places it. */
-    Survey placed(Survey s, Id point, Photograph p) {
+    private Survey placed(Survey s, Id point, Photograph p) {
         List<Reading> readings = s.point(point).map(SurveyPoint::readings).orElse(List.of());
         boolean alone = readings.size() == 1;
         return alone && inPlane.get() && p.rectangle().isPresent()
