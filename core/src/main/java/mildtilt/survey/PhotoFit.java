@@ -197,7 +197,7 @@ final class PhotoFit {
     /** Why a photograph can't be used. */
     static String whyNot(Photograph p) {
         if (p.rectangle().isPresent() || p.marks().size() >= Resection.LEAST_IN_PLANE) {
-            return "Nothing is pressed in it yet.";
+            return "What is marked in it allows no place for its camera: are the corners and the size right?";
         }
         return "It shows " + p.marks().size() + (p.marks().size() == 1 ? " mark" : " marks")
                 + " of the sheet: four are needed, or the corners of a rectangle, or six points that other photographs "

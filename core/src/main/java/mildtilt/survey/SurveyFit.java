@@ -78,11 +78,8 @@ public final class SurveyFit {
         points.forEach(p -> index.put(p.id(), index.size()));
         Map<Id, Point> known = known(plan);
         PhotoFit fit = new PhotoFit(survey, points, known, 3 * points.size());
-        boolean seen = points.stream()
-                .flatMap(p -> p.readings().stream())
-                .anyMatch(r -> r instanceof Sighted s && fit.uses(s.photograph()));
-        // With no point left the cameras alone are still worth knowing.
-        photos = seen || points.isEmpty() && !fit.used().isEmpty() ? Optional.of(fit) : Optional.empty();
+        // Where the cameras stood is worth knowing before any point is pressed in two of them.
+        photos = fit.used().isEmpty() ? Optional.empty() : Optional.of(fit);
         starts = beside(photos.map(PhotoFit::starts).orElse(known));
         rows = points.stream()
                         .flatMap(p -> p.readings().stream())
