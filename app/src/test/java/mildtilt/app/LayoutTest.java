@@ -70,11 +70,11 @@ class LayoutTest {
     @Test
     void drawingIsCompleteAndLabelsAreClear(FxRobot robot) {
         int figures = 0;
-        for (double[] size : SIZES) {
-            size(robot, size[0], size[1]);
-            for (DemoJob demo : DemoJob.values()) {
-                robot.interact(() -> app.bench.open(demo.job(), Optional.empty()));
-                app.settle();
+        for (DemoJob demo : DemoJob.values()) {
+            robot.interact(() -> app.bench.open(demo.job(), Optional.empty()));
+            app.settle();
+            for (double[] size : SIZES) {
+                size(robot, size[0], size[1]);
                 for (WorkStage stage :
                         List.of(WorkStage.SURVEY, WorkStage.LINKAGE, WorkStage.COLUMN, WorkStage.CLEARANCE)) {
                     for (LengthUnit unit : List.of(LengthUnit.MM, LengthUnit.INCH_FRACTION)) {
@@ -100,20 +100,18 @@ class LayoutTest {
 
     @Test
     void noPanelTextIsCutOff(FxRobot robot) {
-        for (double[] size : SIZES) {
-            size(robot, size[0], size[1]);
-            // At each size other demos, so that all are seen at two of them.
-            for (DemoJob demo : DemoJob.values()) {
+        for (DemoJob demo : DemoJob.values()) {
+            robot.interact(() -> {
+                app.bench.open(demo.job(), Optional.empty());
+                app.bench.lengthUnitProperty().set(demo.ordinal() % 2 == 0 ? LengthUnit.INCH_FRACTION : LengthUnit.MM);
+            });
+            app.settle();
+            for (double[] size : SIZES) {
+                // At each size other demos, so that all are seen at two of them.
                 if ((demo.ordinal() + (int) size[0] / 10) % 3 == 0) {
                     continue;
                 }
-                robot.interact(() -> {
-                    app.bench.open(demo.job(), Optional.empty());
-                    app.bench
-                            .lengthUnitProperty()
-                            .set(demo.ordinal() % 2 == 0 ? LengthUnit.INCH_FRACTION : LengthUnit.MM);
-                });
-                app.settle();
+                size(robot, size[0], size[1]);
                 for (SideTab tab : SideTab.values()) {
                     WorkStage stage = tab.belongsTo(WorkStage.SURVEY)
                             ? WorkStage.SURVEY
