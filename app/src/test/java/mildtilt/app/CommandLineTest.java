@@ -368,7 +368,7 @@ class CommandLineTest {
         assertThat(Files.size(sheet)).isGreaterThan(10_000);
         Path pictures = folder.resolve("pictures");
         assertThat(run("practice", pictures.toString(), "--width", "1600").out.lines())
-                .hasSize(6);
+                .hasSize(7);
         Path job = folder.resolve("job.tilt");
         JobFile.save(job, DemoJob.MARSH_CARRIER.job().withSurvey(Survey.NONE));
         Path with = folder.resolve("with.tilt");

@@ -75,7 +75,9 @@ class AnyJobTest {
     void everyCataloguePartMakesPapers(DemoJob demo) throws Exception {
         Catalogue catalogue = CatalogueFile.shipped();
         Job job = demo.job().withSurroundings(Surroundings.NONE);
-        for (EndPart part : catalogue.rodEnds()) {
+        // Each part on every third demo.
+        for (int i = demo.ordinal() % 3; i < catalogue.rodEnds().size(); i += 3) {
+            EndPart part = catalogue.rodEnds().get(i);
             Making m = job.making();
             for (Rod rod : Rod.values()) {
                 m = m.withRod(rod, Optional.of(RodMakeUp.usual(part)));
