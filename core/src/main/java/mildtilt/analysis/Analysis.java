@@ -91,7 +91,17 @@ public record Analysis(
         return of(job, grid, catalogue, Optional.empty());
     }
 
-    /** @param like of a job whose gaps may serve where nothing is changed that they hang on */
+    /** Whether another job has the same gaps: nothing is changed that they hang on. */
+    public boolean sharesGaps(Job next) {
+        return job.plan().equals(next.plan()) && job.surroundings().equals(next.surroundings());
+    }
+
+    /** Of another job, on the usual grid; its gaps are this one's where it shares them. */
+    public Analysis ofNext(Job next) {
+        return of(next, Grid.USUAL, catalogue, sharesGaps(next) ? Optional.of(this) : Optional.empty());
+    }
+
+    /** @param like whose gaps serve; empty to have them worked out */
     private static Analysis of(Job whole, Grid grid, Catalogue catalogue, Optional<Analysis> like) {
         SteeringTrain train = new SteeringTrain(whole);
         GuardedAnalysis w = new GuardedAnalysis();
@@ -105,9 +115,7 @@ public record Analysis(
         CompletableFuture<Optional<ClearanceFigures>> room = CompletableFuture.supplyAsync(() -> w.attempt(
                 "The gaps",
                 new Element.Knuckles(),
-                () -> like.filter(l -> sameRoom(l.job, whole))
-                        .map(Analysis::clearance)
-                        .orElseGet(() -> Clearances.of(job, train)),
+                () -> like.map(Analysis::clearance).orElseGet(() -> Clearances.of(job, train)),
                 Optional.empty()));
         Optional<ColumnFigures> column = w.attempt(
                 "The column",
@@ -163,11 +171,12 @@ public record Analysis(
     }
 
     /**
-     * Whether two jobs differ in nothing that takes up room: their forks may be clocked otherwise, or their wants and
-     * rules be others.
+     * Whether two jobs differ in nothing that takes up room or ends the lock: their rules may be others, or their forks
+     * be clocked otherwise, which shifts a little at which turn of the wheel each gap is smallest.
      */
     private static boolean sameRoom(Job a, Job b) {
         return a.vehicle().equals(b.vehicle())
+                && a.targets().equals(b.targets())
                 && a.axle().equals(b.axle())
                 && a.surroundings().equals(b.surroundings())
                 && a.column().map(Analysis::unclocked).equals(b.column().map(Analysis::unclocked));
@@ -214,9 +223,9 @@ public record Analysis(
     /** What it would do to make the job so. */
     public Effect effectOf(Job changed) {
         try {
-            Analysis after = of(changed, Grid.USUAL, catalogue, Optional.of(this));
-            // Gap figures are left out when they were reused.
+            // Gaps that serve, if not to the last hair, are left out of what changes.
             boolean gaps = !sameRoom(job, changed);
+            Analysis after = of(changed, Grid.USUAL, catalogue, gaps ? Optional.empty() : Optional.of(this));
             return new Effect(
                     headlines.against(after.headlines).stream()
                             .filter(c -> gaps || c.headline() != Headline.GAP)

@@ -89,6 +89,10 @@ final class FindingRow extends VBox {
         head.setAccessibleText(first.severity().label() + ": " + headline.getText() + ", " + figure.getText());
         if (open) {
             getChildren().addAll(what, why);
+            if (!brief
+                    && first.remedies().stream().anyMatch(r -> !worked.effects().containsKey(r))) {
+                bench.lookAtRemedies(first);
+            }
             int n = 0;
             for (Remedy remedy : brief ? List.<Remedy>of() : first.remedies()) {
                 getChildren().add(remedy(worked, remedy, id + "-remedy-" + n++));
@@ -122,9 +126,10 @@ final class FindingRow extends VBox {
         apply.setAccessibleText("Apply: " + action);
         apply.setOnAction(_ -> bench.edit(action, first.what().text(bench.lengthUnit()), remedy.edit()));
         // What it does is shown before it is applied.
-        apply.setDisable(!worked.whole());
-        Effect effect = worked.effects().getOrDefault(remedy, Effect.NONE);
-        Node figures = worked.whole() ? effects(effect) : Wrap.text("Working out what it does …", "hint");
+        Optional<Effect> known = Optional.ofNullable(worked.effects().get(remedy));
+        apply.setDisable(known.isEmpty());
+        Effect effect = known.orElse(Effect.NONE);
+        Node figures = known.isPresent() ? effects(effect) : Wrap.text("Working out what it does …", "hint");
         Label words = Wrap.text(action, "remedy-action");
         words.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(words, Priority.ALWAYS);

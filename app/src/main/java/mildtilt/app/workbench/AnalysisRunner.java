@@ -1,6 +1,9 @@
 package mildtilt.app.workbench;
 
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
@@ -25,8 +28,16 @@ final class AnalysisRunner implements AutoCloseable {
 
     private static final Logger LOG = LoggerFactory.getLogger(AnalysisRunner.class);
 
-    /** @param effects whether those of the remedies are worked out too: not while something is dragged */
-    private record Order(Job job, Optional<Job> before, Catalogue catalogue, boolean effects) {}
+    /** So many analyses are kept: the present one, the one it is compared with, and the one before. */
+    private static final int KEPT = 3;
+
+    /** @param looked at findings: what their remedies would do is worked out, too */
+    private record Order(Job job, Optional<Job> before, Catalogue catalogue, List<Finding> looked) {
+
+        boolean looksAt(Finding f) {
+            return looked.stream().anyMatch(l -> l.same(f) && l.element().equals(f.element()));
+        }
+    }
 
     private final ExecutorService worker = Executors.newSingleThreadExecutor(r -> {
         Thread t = new Thread(r, "analysis");
@@ -37,7 +48,11 @@ final class AnalysisRunner implements AutoCloseable {
     private final Consumer<AnalysisUpdate> done;
     private final Consumer<String> failed;
     private final Consumer<Boolean> busy;
-    private @Nullable Analysis lastBefore;
+    /** On the worker alone; the latest first. */
+    private final Deque<Analysis> kept = new ArrayDeque<>();
+
+    private final Map<Remedy, Effect> effects = new HashMap<>();
+    private @Nullable Analysis effectsOf;
 
     /**
      * All are called on the interface thread.
@@ -50,8 +65,8 @@ final class AnalysisRunner implements AutoCloseable {
         this.busy = busy;
     }
 
-    void request(Job job, Optional<Job> before, Catalogue catalogue, boolean effects) {
-        if (waiting.getAndSet(new Order(job, before, catalogue, effects)) == null) {
+    void request(Job job, Optional<Job> before, Catalogue catalogue, List<Finding> looked) {
+        if (waiting.getAndSet(new Order(job, before, catalogue, List.copyOf(looked))) == null) {
             worker.execute(this::work);
         }
     }
@@ -84,26 +99,48 @@ final class AnalysisRunner implements AutoCloseable {
         };
     }
 
-    /** Tells the figures as soon as they are there, then again with the effects. */
+    /** Tells the figures as soon as they are there, then again with what the remedies looked at would do. */
     private void analyse(Order order) {
-        Analysis now = Analysis.of(order.job, Grid.USUAL, order.catalogue);
+        Analysis now = analysis(order.job, order.catalogue);
         Optional<Analysis> before = order.before.flatMap(b -> analysisOfBefore(b, order.catalogue));
-        boolean none = now.findings().stream().allMatch(f -> f.remedies().isEmpty());
-        tell(new AnalysisUpdate(now, before, Map.of(), none));
-        if (none || !order.effects) {
-            return;
+        if (effectsOf != now) {
+            effects.clear();
+            effectsOf = now;
         }
-        Map<Remedy, Effect> effects = new HashMap<>();
-        for (Finding finding : now.findings()) {
-            for (Remedy remedy : finding.remedies()) {
-                // A newer job makes these effects idle work: its own follow at once.
-                if (waiting.get() != null) {
-                    return;
-                }
-                effects.put(remedy, now.effectOf(remedy));
+        List<Remedy> missing = now.findings().stream()
+                .filter(order::looksAt)
+                .flatMap(f -> f.remedies().stream())
+                .filter(r -> !effects.containsKey(r))
+                .toList();
+        tell(new AnalysisUpdate(now, before, Map.copyOf(effects), missing.isEmpty()));
+        for (Remedy remedy : missing) {
+            // A newer job makes these effects idle work: its own follow at once.
+            if (waiting.get() != null) {
+                return;
             }
+            effects.put(remedy, now.effectOf(remedy));
         }
-        tell(new AnalysisUpdate(now, before, effects, true));
+        if (!missing.isEmpty()) {
+            tell(new AnalysisUpdate(now, before, Map.copyOf(effects), true));
+        }
+    }
+
+    /** As it was worked out before, else anew, with the gaps of one that has the same. */
+    private Analysis analysis(Job job, Catalogue catalogue) {
+        Optional<Analysis> known = kept.stream()
+                .filter(a -> a.job() == job && a.catalogue() == catalogue)
+                .findFirst();
+        Analysis a = known.or(() -> kept.stream()
+                        .filter(k -> k.catalogue() == catalogue && k.sharesGaps(job))
+                        .findFirst()
+                        .map(k -> k.ofNext(job)))
+                .orElseGet(() -> Analysis.of(job, Grid.USUAL, catalogue));
+        kept.removeIf(k -> k == a);
+        kept.addFirst(a);
+        while (kept.size() > KEPT) {
+            kept.removeLast();
+        }
+        return a;
     }
 
     private void tell(AnalysisUpdate worked) {
@@ -112,15 +149,12 @@ final class AnalysisRunner implements AutoCloseable {
 
     /** Empty where it can't be worked out: what is compared with must not hinder what is there now. */
     private Optional<Analysis> analysisOfBefore(Job job, Catalogue catalogue) {
-        if (lastBefore == null || lastBefore.job() != job || lastBefore.catalogue() != catalogue) {
-            try {
-                lastBefore = Analysis.of(job, Grid.USUAL, catalogue);
-            } catch (RuntimeException e) {
-                LOG.warn("what is compared with could not be worked out", e);
-                lastBefore = null;
-            }
+        try {
+            return Optional.of(analysis(job, catalogue));
+        } catch (RuntimeException e) {
+            LOG.warn("what is compared with could not be worked out", e);
+            return Optional.empty();
         }
-        return Optional.ofNullable(lastBefore);
     }
 
     @Override

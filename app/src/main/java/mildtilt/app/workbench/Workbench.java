@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
@@ -56,6 +57,8 @@ public final class Workbench implements AutoCloseable {
     private final ReadOnlyObjectWrapper<Optional<Path>> file = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<SteeringInput> hands =
             new ReadOnlyObjectWrapper<>(SteeringInput.STRAIGHT_AHEAD);
+    private static final int MOST_LOOKED_AT = 2;
+
     private final ObjectProperty<Optional<Element>> selection = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Optional<Point>> pressedPlace = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<LengthUnit> lengthUnit = new SimpleObjectProperty<>(LengthUnit.MM);
@@ -91,6 +94,9 @@ public final class Workbench implements AutoCloseable {
     private Optional<Job> saved;
     private Optional<Job> pinned = Optional.empty();
     private Optional<Job> dragStart = Optional.empty();
+    /** Whose remedies are looked at, the latest last; two lists of findings may each have a row open. */
+    private final List<Finding> looked = new ArrayList<>();
+
     /** Whether the last analysis was to include the remedies' effects. */
     private boolean effectsAsked;
 
@@ -556,7 +562,19 @@ public final class Workbench implements AutoCloseable {
 
     private void requestAnalysis() {
         effectsAsked = dragStart.isEmpty() && findingsSeen();
-        runner.request(job(), before(), catalogue.get(), effectsAsked);
+        runner.request(job(), before(), catalogue.get(), effectsAsked ? looked : List.of());
+    }
+
+    /** What a finding's remedies would do is wanted from now on, until others are looked at. */
+    public void lookAtRemedies(Finding finding) {
+        boolean known = looked.removeIf(f -> f.same(finding) && f.element().equals(finding.element()));
+        looked.add(finding);
+        if (looked.size() > MOST_LOOKED_AT) {
+            looked.removeFirst();
+        }
+        if (!known || !effectsAsked) {
+            requestAnalysis();
+        }
     }
 
     /** Whether remedy effects are visible: they take many times as long as the rest, so they are computed only then. */

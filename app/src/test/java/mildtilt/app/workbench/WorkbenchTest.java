@@ -4,12 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicReference;
 import javafx.application.Platform;
+import mildtilt.analysis.Analysis;
 import mildtilt.analysis.Headline;
 import mildtilt.app.workbench.Workbench.Message;
+import mildtilt.clearance.PairGap;
+import mildtilt.findings.Finding;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
@@ -18,6 +22,7 @@ import mildtilt.job.Element;
 import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
+import mildtilt.rules.ShippedRules;
 import mildtilt.steer.position.SteeringInput;
 import mildtilt.suspension.CornerPoint;
 import mildtilt.suspension.KnucklePose;
@@ -128,18 +133,24 @@ class WorkbenchTest {
     @Test
     void remedyEffectsComputeWhenFindingsOpen() throws Exception {
         settle();
+        Finding looked = curable();
         onFx(() -> {
+            bench().lookAtRemedies(looked);
             bench().stageProperty().set(WorkStage.TRIAL);
             assertThat(bench().findingsSeen()).isFalse();
             bench().edit("while no notes are seen", j -> moved(j, HUB, 0, 0, 1));
-            // What is worked out still is of the job before, and whole.
-            assertThat(bench().analysisProperty().get().orElseThrow().whole()).isTrue();
             bench().stageProperty().set(WorkStage.MAKE);
             assertThat(bench().findingsSeen()).isTrue();
         });
         settle();
-        onFx(() -> assertThat(bench().analysisProperty().get().orElseThrow().effects())
-                .isNotEmpty());
+        AnalysisUpdate now = bench().analysisProperty().get().orElseThrow();
+        assertThat(now.effects().keySet())
+                .containsExactlyInAnyOrderElementsOf(now.now().findings().stream()
+                        .filter(looked::same)
+                        .filter(f -> f.element().equals(looked.element()))
+                        .flatMap(f -> f.remedies().stream())
+                        .toList())
+                .isNotEmpty();
     }
 
     @Test
@@ -205,10 +216,60 @@ class WorkbenchTest {
         settle();
         AnalysisUpdate worked = bench().analysisProperty().get().orElseThrow();
         assertThat(worked.now().job()).isSameAs(bench().job());
-        assertThat(worked.effects()).hasSize((int) worked.now().findings().stream()
-                .mapToLong(f -> f.remedies().size())
-                .sum());
+        // What nobody looks at is not worked out; what is looked at is, of the same analysis.
+        assertThat(worked.effects()).isEmpty();
+        Finding looked = curable();
+        onFx(() -> bench().lookAtRemedies(looked));
+        WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> bench().analysisProperty()
+                .get()
+                .orElseThrow()
+                .effects()
+                .keySet()
+                .containsAll(looked.remedies()));
+        assertThat(bench().analysisProperty().get().orElseThrow().now()).isSameAs(worked.now());
         assertThat(worked.now().headlines().get(Headline.RATIO)).isPresent();
+    }
+
+    private Finding curable() {
+        return bench().analysisProperty().get().orElseThrow().now().findings().stream()
+                .filter(f -> !f.remedies().isEmpty())
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** A change of what is judged leaves the gaps as they are; one of the vehicle has them worked out anew. */
+    @Test
+    void gapsAreKeptWhereNothingTheyHangOnChanges() throws Exception {
+        settle();
+        Analysis first = bench().analysisProperty().get().orElseThrow().now();
+        onFx(() -> bench().edit("Turn a fork", j -> j.editColumn(c -> c.withFirstForkDeg(c.firstForkDeg() + 30))));
+        settle();
+        // The wheel turns the gear otherwise then, so each gap is smallest at another turn of it.
+        Analysis clocked = bench().analysisProperty().get().orElseThrow().now();
+        assertThat(clocked.clearance()).isNotSameAs(first.clearance());
+        asFresh(clocked);
+        onFx(() -> bench().edit("Other rules", j -> j.withRules(ShippedRules.CLOSED_COURSE.rules())));
+        settle();
+        Analysis ruled = bench().analysisProperty().get().orElseThrow().now();
+        assertThat(ruled.clearance()).isSameAs(clocked.clearance());
+        asFresh(ruled);
+        onFx(() -> bench().edit("Raise the hub", j -> moved(j, HUB, 0, 0, 10)));
+        settle();
+        Analysis raised = bench().analysisProperty().get().orElseThrow().now();
+        assertThat(raised.clearance()).isNotSameAs(first.clearance());
+        asFresh(raised);
+    }
+
+    /** Its gaps are those of its job worked out with nothing known before. */
+    private static void asFresh(Analysis a) {
+        List<PairGap> fresh = Analysis.of(a.job()).clearance().orElseThrow().pairs();
+        List<PairGap> kept = a.clearance().orElseThrow().pairs();
+        assertThat(kept).hasSameSizeAs(fresh);
+        for (int i = 0; i < fresh.size(); i++) {
+            assertThat(kept.get(i).firstId()).isEqualTo(fresh.get(i).firstId());
+            assertThat(kept.get(i).secondId()).isEqualTo(fresh.get(i).secondId());
+            assertThat(kept.get(i).gap()).isCloseTo(fresh.get(i).gap(), within(1e-6));
+        }
     }
 
     @Test
