@@ -212,6 +212,11 @@ class PhotographStageTest {
         choose(robot, hub);
         press(robot, set.drawnFromLeft(set.balls().get(hub)));
         AppWindow.until(() -> says(robot, "aside of this"));
+        // Until it is said how well the board's place is known, nothing is.
+        assertThat(says(robot, "nothing says yet")).isTrue();
+        assertThat(JobPoints.surveyed(app.bench.job()).places().get(hub).sdX()).isGreaterThan(500);
+        AppWindow.type(robot, "#rectangle-stands-spread-mm", "2");
+        AppWindow.until(() -> !says(robot, "nothing says yet"));
         Surveyed.Place place = JobPoints.surveyed(app.bench.job()).places().get(hub);
         // A screen's pixel is two or three of the picture's, and one of those is 1.3 mm here.
         assertThat(place.at().distanceTo(set.balls().get(hub))).isLessThan(8);

@@ -96,13 +96,26 @@ public record SeenRectangle(List<Lens.Pixel> corners, double wide, double high, 
         /** Set by a spirit level and a tape. */
         public static final Standing BY_LEVEL = new Standing(SeenFrom.LEFT, Point.ORIGIN, 0, 2, 0.5);
 
+        /** How well a place is known that nobody has measured, ± mm. */
+        private static final double NOT_MEASURED = 1000;
+
+        /** Upright or flat, and nothing said of where. */
+        public static Standing somewhere(SeenFrom from) {
+            return BY_LEVEL.withFrom(from).withSpread(NOT_MEASURED);
+        }
+
+        /** Whether it is said where it was. */
+        public boolean placed() {
+            return spread < NOT_MEASURED;
+        }
+
         /** @throws ImpossibleGeometryException if a ± is not above 0 */
         public Standing {
-            if (!(spread > 0 && spread <= 10_000)
+            if (!(spread > 0 && spread <= NOT_MEASURED)
                     || !(spreadDeg > 0 && spreadDeg <= 90)
                     || !(Math.abs(turnedDeg) <= 360)) {
                 throw new ImpossibleGeometryException("How well a rectangle's place is known must be above 0, and "
-                        + "10 m and 90 degrees at most; it is turned by 360 degrees at most.");
+                        + "1 m and 90 degrees at most; it is turned by 360 degrees at most.");
             }
         }
 

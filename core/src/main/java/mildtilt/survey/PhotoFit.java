@@ -104,10 +104,9 @@ final class PhotoFit {
         }
         starts = new HashMap<>(known);
         onSheet.forEach((id, p) -> starts.put(id, to.moved(p)));
+        crossed(survey, points, all);
         if (resect(survey, points, all, starts)) {
-            Map<Id, Point> again = new HashMap<>();
-            triangulate(survey, points, all, again);
-            again.forEach(starts::putIfAbsent);
+            crossed(survey, points, all);
         }
         for (Photograph p : survey.photographs()) {
             Frame f = all.get(p.id());
@@ -125,6 +124,13 @@ final class PhotoFit {
         }
         seesSheet = used.stream().anyMatch(p -> !p.marks().isEmpty());
         points.forEach(p -> inPlane(p, all).ifPresent(x -> starts.put(p.id(), x)));
+    }
+
+    /** Points that lines of sight of all cameras cross at begin there, unless they were known. */
+    private void crossed(Survey survey, List<SurveyPoint> points, Map<Id, Frame> cameras) {
+        Map<Id, Point> crossings = new HashMap<>();
+        triangulate(survey, points, cameras, crossings);
+        crossings.forEach(starts::putIfAbsent);
     }
 
     /** Where a camera stood by the rectangle alone, that being where it is said to be. */

@@ -285,6 +285,35 @@ class RectangleInPhotographTest {
         assertThat(fit.open().get(point(0))).contains("seen in one photograph");
     }
 
+    /** Two pictures, each with the board in it, place what stands before the board without any plane. */
+    @Test
+    void twoPicturesWithTheBoardPlaceWhatStandsBeforeIt() {
+        Standing stands = new Standing(SeenFrom.LEFT, new Point(900, 350, 300), 0, 0.01, 0.001);
+        Frame board = stands.frame();
+        Point truth = inSpace(board, new Point(420, 260, 150));
+        Survey one = survey(stands, lens(0), new Random(1), 0, List.of());
+        Frame second = PracticeScene.looking(
+                inSpace(board, new Point(-400, 700, 1100)), inSpace(board, new Point(WIDE / 2, HIGH / 2, 0)));
+        Random still = new Random(2);
+        List<Lens.Pixel> corners = IntStream.range(0, 4)
+                .mapToObj(c -> drawn(lens(0), second, inSpace(board, SeenRectangle.corner(c, WIDE, HIGH)), still, 0))
+                .toList();
+        Photograph first = one.photographs().getFirst();
+        Photograph other = first.withId(Id.Kind.PHOTO.number(2))
+                .withRectangle(first.rectangle().map(r -> r.withCorners(corners)));
+        Lens.Pixel a = drawn(lens(0), camera(board), truth, still, 0);
+        Lens.Pixel b = drawn(lens(0), second, truth, still, 0);
+        SurveyPoint point = new SurveyPoint(
+                point(0),
+                "Before it",
+                List.of(
+                        new Sighted(first.id(), a.across(), a.down(), 0.2),
+                        new Sighted(other.id(), b.across(), b.down(), 0.2)));
+        Surveyed s = fit(one.withPhotographs(List.of(first, other)).withPoints(List.of(point)));
+        assertThat(s.open()).isEmpty();
+        assertThat(s.places().get(point(0)).at().distanceTo(truth)).isLessThan(1);
+    }
+
     @Test
     void cornersInAnotherOrderAreRefused() {
         SeenRectangle r = survey(Standing.BY_LEVEL, lens(0), new Random(1), 0, PLACES)

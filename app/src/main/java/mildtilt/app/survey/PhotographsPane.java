@@ -264,7 +264,11 @@ public final class PhotographsPane extends ReadingPane {
                 stands.from(),
                 SeenFrom::label,
                 (j, f) -> stand(j, p, s -> s.withFrom(f))));
-        hint("Where its lower left corner is on the vehicle:");
+        hint(
+                stands.placed()
+                        ? "Where its lower left corner is on the vehicle:"
+                        : "Where on the vehicle it is, nothing says yet: distances and angles between points hold, "
+                                + "their places do not. Type where its lower left corner is, and the ± of that.");
         row(
                 length(
                         "x, forward",

@@ -106,7 +106,7 @@ public final class SurveyDesk {
         /** As it stands once all are pressed. */
         SeenRectangle rectangle() {
             return new SeenRectangle(
-                    pressed, wide.orElseThrow(), high.orElseThrow(), SIDE_SPREAD, Standing.BY_LEVEL.withFrom(from));
+                    pressed, wide.orElseThrow(), high.orElseThrow(), SIDE_SPREAD, Standing.somewhere(from));
         }
     }
 
