@@ -26,6 +26,9 @@ final class BoxFit {
     /** Corners farther apart than this do not hang together, mm. */
     private static final double BREAK = 9;
 
+    /** How well a side is known that is only where the others end, ± mm: about as far as corners are apart. */
+    private static final double NOT_SCANNED = 2;
+
     private static final double SQUARE = Math.sin(Math.toRadians(12));
     private static final double ALIKE = Math.cos(Math.toRadians(15));
     private static final int LEAST_CORNERS = 20;
@@ -102,7 +105,7 @@ final class BoxFit {
                 across.length(),
                 up.length(),
                 sides,
-                Math.hypot(flat.spread(), across.spread),
+                Math.hypot(Math.hypot(flat.spread(), NOT_SCANNED) / 2, Math.hypot(across.spread(), up.spread())),
                 flat.spreadDeg(),
                 flat.scatter(),
                 face.size() + standing.size()));
@@ -114,7 +117,8 @@ final class BoxFit {
         private final Vector along;
         private double low;
         private double high;
-        private double spread = ON_SIDE / 2;
+        private double lowSpread = NOT_SCANNED;
+        private double highSpread = NOT_SCANNED;
 
         Side(Frame box, List<Point> face, Vector along) {
             this.box = box;
@@ -133,6 +137,11 @@ final class BoxFit {
 
         double middle() {
             return (high + low) / 2;
+        }
+
+        /** ± of the middle, mm. */
+        double spread() {
+            return Math.hypot(lowSpread, highSpread) / 2;
         }
 
         private double at(Point p) {
@@ -168,11 +177,13 @@ final class BoxFit {
                     .map(x -> Math.abs(x - middle))
                     .average()
                     .orElse(ON_SIDE);
-            spread = off / Math.sqrt(sorted.length);
+            double spread = off / Math.sqrt(sorted.length);
             if (atLow) {
                 low = middle;
+                lowSpread = spread;
             } else {
                 high = middle;
+                highSpread = spread;
             }
             return hangs;
         }

@@ -35,8 +35,8 @@ public final class PairsCsv {
         public RigidMove move(double mm) throws JobFileException {
             return RigidFit.of(scaled(mm), vehicle)
                     .orElseThrow(() -> new JobFileException(
-                            "Three pairs or more are needed, not all on one line, to put a scan in the "
-                                    + "vehicle's axes."));
+                            "Three pairs or more are needed, not all on one line, or two and the floor, to put a "
+                                    + "scan in the vehicle's axes."));
         }
 
         /**
