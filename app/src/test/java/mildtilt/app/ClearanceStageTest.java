@@ -479,6 +479,71 @@ class ClearanceStageTest {
         assertThat(robot.lookup("#scan-tube").tryQuery()).isEmpty();
     }
 
+    /** A scan of a floor, taken askew: pressed, it and both wheel centres put the scan in the vehicle's axes. */
+    @Test
+    @SuppressWarnings("unchecked")
+    void theFloorAndTwoWheelCentresPutAScanInItsPlace(FxRobot robot) {
+        int side = 41;
+        float[] corners = new float[3 * side * side];
+        int[] triangles = new int[6 * (side - 1) * (side - 1)];
+        int t = 0;
+        for (int i = 0; i < side; i++) {
+            for (int j = 0; j < side; j++) {
+                int c = i * side + j;
+                corners[3 * c] = 10f * i;
+                corners[3 * c + 1] = 10f * j;
+                if (i + 1 < side && j + 1 < side) {
+                    for (int corner : new int[] {c, c + side, c + side + 1, c, c + side + 1, c + 1}) {
+                        triangles[t++] = corner;
+                    }
+                }
+            }
+        }
+        Shape.Scan scan =
+                new Shape.Scan(new TriangleMesh(corners, triangles), "floor.ply", new Point(900, 20, 40), 30, 4, -3);
+        int index = all().size();
+        tab(robot, SideTab.OBSTACLES);
+        robot.interact(() -> {
+            app.bench.edit("A scan", j -> j.editSurroundings(x -> x.with(Obstacle.fixed("shop floor", scan))));
+            app.bench.selectionProperty().set(Optional.of(new Element.InTheWay(index)));
+        });
+        RigidMove known = RigidMove.placing(new Point(-300, -150, 0), 20, 0, 0);
+        List<Point> centres = List.of(new Point(100, 900, 310), new Point(120, -500, 290));
+        robot.interact(() -> app.bench.edit(
+                "Both wheel centres",
+                j -> j.editSurvey(x -> {
+                    Survey all = x;
+                    for (int i = 0; i < 2; i++) {
+                        Point p = known.moved(centres.get(i));
+                        all = all.with(new SurveyPoint(
+                                Id.Kind.MARK.number(60 + i),
+                                "wheel " + i,
+                                List.of(new Reading.Plumb(p.x(), p.y(), 1), new Reading.Height(p.z(), 1))));
+                    }
+                    return all;
+                })));
+        for (int i = 0; i < 2; i++) {
+            Point pressed = scan.place().moved(centres.get(i));
+            robot.interact(() -> app.bench.pressedPlaceProperty().set(Optional.of(pressed)));
+            Id mark = Id.Kind.MARK.number(60 + i);
+            robot.interact(() ->
+                    robot.lookup("#scan-pair-point").queryAs(ChoiceBox.class).setValue(mark));
+            AppWindow.press(robot, "#scan-pair");
+        }
+        assertThat(robot.lookup("#scan-stands").tryQuery())
+                .as("two alone are too few")
+                .isEmpty();
+        Point bare = scan.place().moved(new Point(200, 200, 0));
+        robot.interact(() -> app.bench.pressedPlaceProperty().set(Optional.of(bare)));
+        AppWindow.press(robot, "#scan-floor");
+        AppWindow.press(robot, "#scan-stands");
+        AppWindow.untilSays(robot, "#scan-box", "wheel 1: stays 0.0 mm apart");
+        AppWindow.press(robot, "#scan-put");
+        RigidMove stands = ((Shape.Scan) all().get(index).shape()).place();
+        assertThat(stands.moved(new Point(5, 6, 7)).distanceTo(known.moved(new Point(5, 6, 7))))
+                .isLessThan(0.01);
+    }
+
     @Test
     void routeIsFoundPreviewedAndApplied(FxRobot robot) {
         tab(robot, SideTab.ROUTES);
