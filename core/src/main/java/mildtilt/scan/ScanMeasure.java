@@ -5,8 +5,8 @@ import mildtilt.geometry.Point;
 import mildtilt.solid.TriangleMesh;
 
 /**
- * Tubes, balls, flats, holes, rims and boxes of a scan, each about a place that was pressed on it. A minority of corners that belong
- * to something else does no harm.
+ * Tubes, balls, flats, holes, rims and boxes of a scan, each about a place that was pressed on it. A minority of
+ * corners that belong to something else does no harm.
  */
 public final class ScanMeasure {
 

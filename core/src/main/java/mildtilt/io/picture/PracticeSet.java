@@ -40,9 +40,9 @@ import mildtilt.suspension.CornerPoint;
 /**
  * Photographs to practise on, drawn of a job's column: bars for its shafts, a ball at its wheel's hub, at every joint,
  * at the gear and its input and at the left steering arm's end, the printed sheet on the floor, and marks stuck about
- * it; with the truth of every point beside them. One more picture is taken from the left, of the column and a board that
- * stands upright in the plane of the wheel's hub, without the printed sheet. Where the points are is what the job says; nothing else of it is
- * drawn.
+ * it; with the truth of every point beside them. One more picture is taken from the left, of the column and a board
+ * that stands upright in the plane of the wheel's hub, without the printed sheet. Where the points are is what the job
+ * says; nothing else of it is drawn.
  */
 public final class PracticeSet {
 
@@ -191,7 +191,10 @@ public final class PracticeSet {
         return scene.lens().drawn(fromLeft.local(p.minus(fromLeft.origin())));
     }
 
-    /** Writes the pictures as {@code practice-1.jpg} and so on, {@code practice-from-left.jpg}, and {@code practice-truth.csv}. */
+    /**
+     * Writes the pictures as {@code practice-1.jpg} and so on, {@code practice-from-left.jpg}, and
+     * {@code practice-truth.csv}.
+     */
     public List<Path> write(Path folder) throws IOException {
         Files.createDirectories(folder);
         List<Path> all = new ArrayList<>();

@@ -49,7 +49,7 @@ class ThinnedScanTest {
         ThinnedScan s = ThinnedScan.of(before, triangles(), 10_000);
         assertThat(s.triangles().length / 3).isLessThanOrEqualTo(10_000).isGreaterThan(4_000);
         assertThat(s.farthest()).isBetween(0.3, 3.0);
-        // Every corner that is left stands as near to the sheet as is told, and the sheet is covered to its edge.
+        // Every corner that is left is as near to the sheet as the result says, and the sheet is covered to its edge.
         Set<Integer> used = new HashSet<>();
         for (int c : s.triangles()) {
             used.add(c);
@@ -80,7 +80,7 @@ class ThinnedScanTest {
             double z = (c[j] - c[i]) * (c[k + 1] - c[i + 1]) - (c[j + 1] - c[i + 1]) * (c[k] - c[i]);
             down += z < 0 ? 1 : 0;
         }
-        // Joining corners may fold a triangle over here and there; that is told as a fault of the scan.
+        // Joining corners may fold a triangle over here and there; the scan's faults then say so.
         int all = s.triangles().length / 3;
         assertThat(Math.min(down, all - down)).isLessThan(all / 100);
     }
