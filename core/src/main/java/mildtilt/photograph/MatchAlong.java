@@ -151,7 +151,7 @@ public final class MatchAlong {
                     : Optional.empty();
         }
 
-        /** How alike both look if it stands so far away. */
+        /** How alike both look if the point is at this distance from the first camera, mm. */
         private double alike(double far) {
             Point p = at(far);
             Vector toSeen = seen.camera.origin().minus(p);

@@ -147,7 +147,7 @@ final class PhotoFit {
     /** Where one line of sight meets the plane that a point is said to lie in; empty where two lines place it. */
     private Optional<Point> inPlane(SurveyPoint p, Map<Id, Frame> cameras) {
         List<Sighted> seen =
-                sights(p).stream().filter(s -> uses(s.photograph())).toList();
+                p.sights().stream().filter(s -> uses(s.photograph())).toList();
         if (seen.size() != 1) {
             return Optional.empty();
         }
@@ -215,7 +215,7 @@ final class PhotoFit {
             Survey survey, List<SurveyPoint> points, Map<Id, Frame> cameras, Map<Id, Point> to) {
         for (SurveyPoint p : points) {
             List<SightLine> lines = new ArrayList<>();
-            for (Sighted s : sights(p)) {
+            for (Sighted s : p.sights()) {
                 Frame camera = cameras.get(s.photograph());
                 if (camera != null) {
                     Lens lens = survey.photograph(s.photograph()).orElseThrow().lens();
@@ -238,7 +238,7 @@ final class PhotoFit {
             for (SurveyPoint q : points) {
                 Point at = known.get(q.id());
                 if (at != null) {
-                    sights(q).stream()
+                    q.sights().stream()
                             .filter(s -> s.photograph().equals(p.id()))
                             .forEach(s -> drawn.add(new Resection.Drawn(at, new Lens.Pixel(s.across(), s.down()))));
                 }
@@ -248,13 +248,6 @@ final class PhotoFit {
             found |= f.isPresent();
         }
         return found;
-    }
-
-    private static List<Sighted> sights(SurveyPoint p) {
-        return p.readings().stream()
-                .filter(Sighted.class::isInstance)
-                .map(Sighted.class::cast)
-                .toList();
     }
 
     /** The sheet put so that what was seen comes nearest to where it is thought to be; flat on the floor if unknown. */

@@ -25,6 +25,14 @@ public record SurveyPoint(Id id, String name, List<Reading> readings) {
         }
     }
 
+    /** Where it is seen in photographs. */
+    public List<Reading.Sighted> sights() {
+        return readings.stream()
+                .filter(Reading.Sighted.class::isInstance)
+                .map(Reading.Sighted.class::cast)
+                .toList();
+    }
+
     public SurveyPoint with(Reading r) {
         List<Reading> all = new ArrayList<>(readings);
         all.add(r);

@@ -78,6 +78,13 @@ public record Surveyed(
         }
     }
 
+    /** A photograph after the fit; empty if its camera was not located. */
+    public Optional<PhotoPlace> located(Id photograph) {
+        return photographs.stream()
+                .filter(p -> p.photograph().equals(photograph) && p.camera().isPresent())
+                .findFirst();
+    }
+
     /**
      * The reading most likely to be wrong, if one is. The worst alone: a wrong one makes its neighbours look wrong. A
      * tape and the place of the mark it

@@ -106,8 +106,8 @@ final class ScanBox extends VBox {
                     .addAll(
                             head,
                             Wrap.text(
-                                    "Press a tube, a ball, a flat, a rim's lip, a side of a box or beside a hole in the "
-                                            + "3-D view, or type a "
+                                    "Press a tube, a ball, a flat, a rim's lip, a side of a box or beside a hole "
+                                            + "in the 3-D view, or type a "
                                             + "place on it. "
                                             + "Then say what is there.",
                                     "hint"),

@@ -27,8 +27,8 @@ import picocli.CommandLine.Parameters;
         name = "scan",
         mixinStandardHelpOptions = true,
         description =
-                "Tells what a scan holds; with --tube, --ball, --flat, --hole, --rim or --box measures what lies about a "
-                        + "place "
+                "Tells what a scan holds; with --tube, --ball, --flat, --hole, --rim or --box measures what lies about "
+                        + "a place "
                         + "on it. Places are in the scan's own numbers.")
 final class ScanCommand implements Callable<Integer> {
 

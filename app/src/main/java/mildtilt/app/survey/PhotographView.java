@@ -214,11 +214,7 @@ public final class PhotographView extends CanvasPane {
     }
 
     private static Optional<Sighted> sight(SurveyPoint q, Photograph p) {
-        return q.readings().stream()
-                .filter(Sighted.class::isInstance)
-                .map(Sighted.class::cast)
-                .filter(s -> s.photograph().equals(p.id()))
-                .findFirst();
+        return q.sights().stream().filter(s -> s.photograph().equals(p.id())).findFirst();
     }
 
     /** The rectangle of this photograph that is being pressed. */
@@ -262,7 +258,7 @@ public final class PhotographView extends CanvasPane {
 
     /** Where the chosen point must lie by the other photographs. */
     private void guide(GraphicsContext g, Affine to, Photograph p, Surveyed s, Id chosen) {
-        Optional<Surveyed.PhotoPlace> here = place(s, p.id());
+        Optional<Surveyed.PhotoPlace> here = s.located(p.id());
         if (here.isEmpty()) {
             return;
         }
@@ -279,7 +275,7 @@ public final class PhotographView extends CanvasPane {
         g.setStroke(ink(ColorToken.LOOK));
         for (Photograph other : bench.job().survey().photographs()) {
             Optional<Sighted> seen = sight(point.get(), other);
-            Optional<Surveyed.PhotoPlace> there = place(s, other.id());
+            Optional<Surveyed.PhotoPlace> there = s.located(other.id());
             if (other.id().equals(p.id()) || seen.isEmpty() || there.isEmpty()) {
                 continue;
             }
@@ -310,12 +306,6 @@ public final class PhotographView extends CanvasPane {
                 .filter(x -> x.photograph().equals(p.id())
                         && desk.pointProperty().get().equals(Optional.of(x.point())))
                 .map(SurveyDesk.Proposal::at);
-    }
-
-    private static Optional<Surveyed.PhotoPlace> place(Surveyed s, Id photograph) {
-        return s.photographs().stream()
-                .filter(q -> q.photograph().equals(photograph) && q.camera().isPresent())
-                .findFirst();
     }
 
     /** Where a place is drawn; empty if it is not ahead of the camera. */

@@ -422,20 +422,14 @@ public final class PhotographsPane extends ReadingPane {
 
     /** What it costs if a point that one picture places does not lie in the plane it is said to. */
     private void aside(Job job, Id point, Surveyed s) {
-        List<Reading> readings =
-                job.survey().point(point).map(SurveyPoint::readings).orElse(List.of());
-        List<Reading.Sighted> seen = readings.stream()
-                .filter(Reading.Sighted.class::isInstance)
-                .map(Reading.Sighted.class::cast)
-                .toList();
-        if (seen.size() != 1 || readings.stream().noneMatch(Reading.InPlane.class::isInstance)) {
+        Optional<SurveyPoint> measured = job.survey().point(point);
+        List<Reading.Sighted> seen = measured.map(SurveyPoint::sights).orElse(List.of());
+        if (seen.size() != 1
+                || measured.orElseThrow().readings().stream().noneMatch(Reading.InPlane.class::isInstance)) {
             return;
         }
-        s.photographs().stream()
-                .filter(q -> q.photograph().equals(seen.getFirst().photograph())
-                        && q.camera().isPresent()
-                        && q.plane().isPresent())
-                .findFirst()
+        s.located(seen.getFirst().photograph())
+                .filter(q -> q.plane().isPresent())
                 .ifPresent(q -> {
                     Lens.Pixel at = new Lens.Pixel(
                             seen.getFirst().across(), seen.getFirst().down());

@@ -126,12 +126,13 @@ public final class SurveyDesk {
                 },
                 problem -> bench.refuse("The survey could not be worked out: " + problem.getMessage()));
         drawing = new LatestTask<>(
-                bench.pictureBehindProperty()::set,
+                // Taken away while it was drawn, it stays away.
+                p -> bench.pictureBehindProperty().set(p.filter(_ -> behind.isPresent())),
                 problem -> bench.refuse("The photograph could not be drawn: " + problem.getMessage()));
         phone = new LatestTask<>(
                 this::took, problem -> bench.refuse("The phone could not be read: " + problem.getMessage()));
         matching = new LatestTask<>(
-                proposal::set,
+                p -> proposal.set(p.filter(this::stillOpen)),
                 problem -> bench.refuse("The photographs could not be compared: " + problem.getMessage()));
         photograph.addListener((_, _, _) -> propose());
         point.addListener((_, _, _) -> propose());
@@ -156,11 +157,8 @@ public final class SurveyDesk {
     /** Drawn anew whenever the survey was. */
     private void putBehind() {
         Optional<Photograph> p = behind.flatMap(bench.job().survey()::photograph);
-        Optional<Surveyed.PhotoPlace> place = p.flatMap(q -> surveyed().flatMap(s -> s.photographs().stream()
-                .filter(x -> x.photograph().equals(q.id())
-                        && x.camera().isPresent()
-                        && x.plane().isPresent())
-                .findFirst()));
+        Optional<Surveyed.PhotoPlace> place = p.flatMap(q ->
+                surveyed().flatMap(s -> s.located(q.id())).filter(x -> x.plane().isPresent()));
         Optional<Path> file = p.flatMap(this::file);
         if (place.isEmpty() || file.isEmpty()) {
             bench.pictureBehindProperty().set(Optional.empty());
@@ -187,10 +185,7 @@ public final class SurveyDesk {
         if (here.isEmpty() || chosen.isEmpty() || s.isEmpty()) {
             return;
         }
-        List<Reading.Sighted> seen = chosen.get().readings().stream()
-                .filter(Reading.Sighted.class::isInstance)
-                .map(Reading.Sighted.class::cast)
-                .toList();
+        List<Reading.Sighted> seen = chosen.get().sights();
         boolean pressedHere =
                 seen.stream().anyMatch(x -> x.photograph().equals(here.get().id()));
         // With two it is known where it must be.
@@ -209,6 +204,18 @@ public final class SurveyDesk {
                     .flatMap(a -> to.get().view().flatMap(b -> MatchAlong.of(a, at, b)))
                     .map(m -> new Proposal(here.get().id(), id, m.at())));
         }
+    }
+
+    /** Whether what is proposed is still looked for: nothing was pressed there, or another chosen, meanwhile. */
+    private boolean stillOpen(Proposal p) {
+        return photograph().filter(q -> q.id().equals(p.photograph())).isPresent()
+                && point.get().equals(Optional.of(p.point()))
+                && bench.job()
+                        .survey()
+                        .point(p.point())
+                        .filter(q -> q.sights().stream()
+                                .noneMatch(s -> s.photograph().equals(p.photograph())))
+                        .isPresent();
     }
 
     /** A photograph whose file is there and whose camera is known. */
@@ -232,10 +239,7 @@ public final class SurveyDesk {
 
     private Optional<Looked> looked(Photograph p, Surveyed s) {
         Optional<Path> file = file(p).filter(Files::isRegularFile);
-        return file.flatMap(f -> s.photographs().stream()
-                .filter(x -> x.photograph().equals(p.id()) && x.camera().isPresent())
-                .findFirst()
-                .map(x -> new Looked(f, p, x)));
+        return file.flatMap(f -> s.located(p.id()).map(x -> new Looked(f, p, x)));
     }
 
     /** On which port of this machine a phone's angles are read. */
