@@ -1,5 +1,6 @@
 package mildtilt.clearance;
 
+import java.util.Arrays;
 import java.util.List;
 import mildtilt.clearance.bodies.Body;
 import mildtilt.clearance.bodies.Configuration;
@@ -13,12 +14,16 @@ final class BodyOverRange {
     /** Over what the markers tell, for edges that stand a little outside of them. */
     private static final double SPARE = 1.1;
 
+    /** What the sums may be off by, mm. */
+    private static final double RIGID = 1e-7;
+
     final Body body;
     private final SweptPositions range;
     private final int columns;
     private final int parts;
     private final @Nullable Solid[] solids;
     private final double[][] markers;
+    private @Nullable Boolean steadyInSteer;
 
     BodyOverRange(Body body, SweptPositions range) {
         this.body = body;
@@ -85,6 +90,42 @@ final class BodyOverRange {
         return SPARE * Math.sqrt(most);
     }
 
+    /**
+     * How far this and another are carried, at the most, from one position to another, mm, seen from something that is
+     * shifted as the one or the other is on the whole: a shift of both changes no gap.
+     */
+    double carriedAgainst(BodyOverRange other, int p0, int c0, int k0, int p1, int c1, int k1) {
+        double[] a = markers(index(p0, c0, k0), p0, c0, k0);
+        double[] b = markers(index(p1, c1, k1), p1, c1, k1);
+        double[] c = other.markers(other.index(p0, c0, k0), p0, c0, k0);
+        double[] d = other.markers(other.index(p1, c1, k1), p1, c1, k1);
+        return Math.min(aside(a, b, a, b) + aside(c, d, a, b), aside(a, b, c, d) + aside(c, d, c, d));
+    }
+
+    /** How far markers are carried from one place to another, at the most, beside the mean of what others are. */
+    private static double aside(double[] from, double[] to, double[] othersFrom, double[] othersTo) {
+        double x = 0;
+        double y = 0;
+        double z = 0;
+        for (int m = 0; m < othersFrom.length; m += 3) {
+            x += othersTo[m] - othersFrom[m];
+            y += othersTo[m + 1] - othersFrom[m + 1];
+            z += othersTo[m + 2] - othersFrom[m + 2];
+        }
+        int n = othersFrom.length / 3;
+        x /= n;
+        y /= n;
+        z /= n;
+        double most = 0;
+        for (int m = 0; m < from.length; m += 3) {
+            double dx = to[m] - from[m] - x;
+            double dy = to[m + 1] - from[m + 1] - y;
+            double dz = to[m + 2] - from[m + 2] - z;
+            most = Math.max(most, dx * dx + dy * dy + dz * dz);
+        }
+        return SPARE * Math.sqrt(most);
+    }
+
     /** The farthest it is carried anywhere from one position, mm. */
     double carriedFrom(int p0, int c0, int k0) {
         double most = 0;
@@ -96,5 +137,60 @@ final class BodyOverRange {
             }
         }
         return most;
+    }
+
+    /** Whether it stands still while only the steering moves, at every travel. */
+    boolean steadyInSteer() {
+        if (steadyInSteer == null) {
+            boolean steady = !body.onColumn() && !body.onPart();
+            for (int p = 1; body.onPose() && steady && p < range.positions.size(); p++) {
+                Configuration was = range.stand(p - 1);
+                Configuration is = range.stand(p);
+                steady = was.travelLeft() != is.travelLeft()
+                        || was.travelRight() != is.travelRight()
+                        || carried(p - 1, 0, 0, p, 0, 0) == 0;
+            }
+            steadyInSteer = steady;
+        }
+        return steadyInSteer;
+    }
+
+    /** Whether this and another are carried as one rigid thing: no marker of either nears or leaves any other. */
+    boolean together(BodyOverRange other) {
+        if (!body.onPose()
+                || !other.body.onPose()
+                || body.onColumn()
+                || body.onPart()
+                || other.body.onColumn()
+                || other.body.onPart()) {
+            return false;
+        }
+        double[] first = all(other, 0);
+        for (int p = 1; p < range.positions.size(); p++) {
+            double[] m = all(other, p);
+            for (int i = 3; i < m.length; i += 3) {
+                for (int j = 0; j < i; j += 3) {
+                    if (Math.abs(distance(m, i, j) - distance(first, i, j)) > RIGID) {
+                        return false;
+                    }
+                }
+            }
+        }
+        return true;
+    }
+
+    /** The markers of this and another at one position. */
+    private double[] all(BodyOverRange other, int position) {
+        double[] mine = markers(position, position, 0, 0);
+        double[] others = other.markers(position, position, 0, 0);
+        double[] all = Arrays.copyOf(mine, mine.length + others.length);
+        System.arraycopy(others, 0, all, mine.length, others.length);
+        return all;
+    }
+
+    private static double distance(double[] m, int i, int j) {
+        return Math.sqrt((m[i] - m[j]) * (m[i] - m[j])
+                + (m[i + 1] - m[j + 1]) * (m[i + 1] - m[j + 1])
+                + (m[i + 2] - m[j + 2]) * (m[i + 2] - m[j + 2]));
     }
 }

@@ -115,16 +115,14 @@ public final class Clearances {
                         && PairsToCheck.matters(a, b)
                         && job.surroundings().meant().stream().noneMatch(t -> t.is(a.id(), b.id()))) {
                     looked++;
-                    NearestSoFar p = new NearestSoFar(
-                            tracks.get(i), tracks.get(j), BodyOverRange.stand(range, rest, 0, restPart));
+                    NearestSoFar p = new NearestSoFar(tracks.get(i), tracks.get(j), range, rest);
                     double far = ClearanceFigures.NEAR + p.need + p.extra() + reach[i] + reach[j];
                     double apart = p.a.solid(rest, 0, restPart)
                             .bounds()
                             .distanceTo(p.b.solid(rest, 0, restPart).bounds());
                     if (apart < far) {
-                        p.atRest = Gaps.between(p.a.solid(rest, 0, restPart), p.b.solid(rest, 0, restPart))
-                                        .mm()
-                                - p.extra();
+                        p.gap = Gaps.between(p.a.solid(rest, 0, restPart), p.b.solid(rest, 0, restPart));
+                        p.atRest = p.gap.mm() - p.extra();
                         if (p.atRest + p.extra() < far) {
                             pairs.add(p);
                         }
@@ -134,7 +132,13 @@ public final class Clearances {
         }
         // The tightest first: what they leave settles soonest what need not be looked at.
         pairs.sort(Comparator.comparingDouble(p -> p.atRest - p.need));
-        pairs.forEach(this::through);
+        pairs.forEach(p -> {
+            if (p.together) {
+                keeps(p);
+            } else {
+                through(p);
+            }
+        });
         pairs.stream()
                 .filter(p -> p.best - p.need < (p.onPart() ? ClearanceFigures.NEAR : NARROWED))
                 .forEach(this::narrow);
@@ -172,6 +176,20 @@ public final class Clearances {
                 bodies.assumed());
     }
 
+    /** One gap for all positions. */
+    private void keeps(NearestSoFar p) {
+        p.best = p.atRest;
+        p.lower = new double[range.positions.size()];
+        Arrays.fill(p.lower, p.best);
+        for (SweptPositions.Position position : ownGuess(p) ? List.<SweptPositions.Position>of() : range.positions) {
+            int cell = position.cell();
+            if (cell >= 0 && p.best - p.need < cellMargin[cell]) {
+                cellMargin[cell] = p.best - p.need;
+                cellPair[cell] = p;
+            }
+        }
+    }
+
     /** Goes through all positions of a pair. */
     private void through(NearestSoFar p) {
         boolean mapped = p.onPose() && !ownGuess(p);
@@ -190,9 +208,7 @@ public final class Clearances {
             for (int c = 0; c < columns; c++) {
                 for (int k = 0; k < parts; k++) {
                     int part = p.onPart() ? k : restPart;
-                    double bound = known
-                            - p.a.carried(p0, c0, k0, position, c, part)
-                            - p.b.carried(p0, c0, k0, position, c, part);
+                    double bound = known - p.carried(p0, c0, k0, position, c, part);
                     // A gap with more room than is reported need not be exact.
                     double wanted = Math.max(
                             Math.min(p.best, p.need + ClearanceFigures.NEAR),
@@ -232,7 +248,12 @@ public final class Clearances {
 
     /** Looks between the places of the grid, by steps that halve. */
     private void narrow(NearestSoFar p) {
-        double steer = p.onPose() ? range.steerStep() / 2 : 0;
+        if (p.together) {
+            p.gap = Gaps.between(
+                    p.a.body.solid().apply(p.where), p.b.body.solid().apply(p.where));
+            return;
+        }
+        double steer = p.onPose() && !p.steadyInSteer ? range.steerStep() / 2 : 0;
         double travel = p.onPose() ? range.travelStep() / 2 : 0;
         double part = p.onPart() ? 0.5 / (range.parts.length - 1) : 0;
         if (steer == 0 && travel == 0 && part == 0) {
@@ -275,40 +296,14 @@ public final class Clearances {
     private void within(NearestSoFar p) {
         PriorityQueue<Stretch> open = new PriorityQueue<>(Comparator.comparingDouble(Stretch::least));
         int n = range.steer.length;
-        int[] at = new int[n * range.travels.length];
-        Arrays.fill(at, -1);
-        for (int i = 0; i < range.positions.size(); i++) {
-            int cell = range.positions.get(i).cell();
-            if (cell >= 0 && range.steeringWheelDeg(i) == range.steer[cell % n]) {
-                at[cell] = i;
-            }
-        }
+        int[] at = gridPlaces();
         for (int j = 0; j + 1 < range.travels.length; j++) {
+            if (p.steadyInSteer) {
+                open(open, p, at, j, n / 2, n / 2);
+                continue;
+            }
             for (int i = 0; i + 1 < n; i++) {
-                int[] corners = {at[j * n + i], at[j * n + i + 1], at[(j + 1) * n + i], at[(j + 1) * n + i + 1]};
-                double carried = 0;
-                double least = Double.POSITIVE_INFINITY;
-                for (int a : corners) {
-                    for (int b : corners) {
-                        if (a >= 0 && b > a) {
-                            carried = Math.max(
-                                    carried,
-                                    p.a.carried(a, 0, restPart, b, 0, restPart)
-                                            + p.b.carried(a, 0, restPart, b, 0, restPart));
-                        }
-                    }
-                    least = a >= 0 ? Math.min(least, p.lower[a]) : least;
-                }
-                // Every place of the stretch lies within half of it of some corner.
-                if (least - carried / 2 < p.best - CLOSE) {
-                    open.add(new Stretch(
-                            (range.steer[i] + range.steer[i + 1]) / 2,
-                            (range.travels[j] + range.travels[j + 1]) / 2,
-                            (range.steer[i + 1] - range.steer[i]) / 2,
-                            (range.travels[j + 1] - range.travels[j]) / 2,
-                            carried / 2,
-                            least - carried / 2));
-                }
+                open(open, p, at, j, i, i + 1);
             }
         }
         Configuration like = p.where;
@@ -326,10 +321,10 @@ public final class Clearances {
             }
             double least = Math.max(s.least, g - s.carried);
             if (least < p.best - CLOSE) {
-                for (int k = 0; k < 4; k++) {
+                for (int k = 0; k < (s.halfSteer == 0 ? 2 : 4); k++) {
                     open.add(new Stretch(
-                            s.steer + ((k & 1) == 0 ? -1 : 1) * s.halfSteer / 2,
-                            s.travel + ((k & 2) == 0 ? -1 : 1) * s.halfTravel / 2,
+                            s.steer + ((k & 2) == 0 ? -1 : 1) * s.halfSteer / 2,
+                            s.travel + ((k & 1) == 0 ? -1 : 1) * s.halfTravel / 2,
                             s.halfSteer / 2,
                             s.halfTravel / 2,
                             s.carried / 2,
@@ -337,6 +332,46 @@ public final class Clearances {
                 }
             }
         }
+    }
+
+    /** The stretch between two columns of the grid and a row and the next, if it could hold a smaller gap. */
+    private void open(PriorityQueue<Stretch> open, NearestSoFar p, int[] at, int row, int from, int to) {
+        int n = range.steer.length;
+        int[] corners = {at[row * n + from], at[row * n + to], at[(row + 1) * n + from], at[(row + 1) * n + to]};
+        double carried = 0;
+        double least = Double.POSITIVE_INFINITY;
+        for (int a : corners) {
+            for (int b : corners) {
+                if (a >= 0 && b > a) {
+                    carried = Math.max(carried, p.carried(a, 0, restPart, b, 0, restPart));
+                }
+            }
+            least = a >= 0 ? Math.min(least, p.lower[a]) : least;
+        }
+        // Every place of the stretch lies within half of it of some corner.
+        if (least - carried / 2 < p.best - CLOSE) {
+            open.add(new Stretch(
+                    (range.steer[from] + range.steer[to]) / 2,
+                    (range.travels[row] + range.travels[row + 1]) / 2,
+                    (range.steer[to] - range.steer[from]) / 2,
+                    (range.travels[row + 1] - range.travels[row]) / 2,
+                    carried / 2,
+                    least - carried / 2));
+        }
+    }
+
+    /** The position at each place of the grid; −1 where the wheels can't go. */
+    private int[] gridPlaces() {
+        int n = range.steer.length;
+        int[] at = new int[n * range.travels.length];
+        Arrays.fill(at, -1);
+        for (int i = 0; i < range.positions.size(); i++) {
+            int cell = range.positions.get(i).cell();
+            if (cell >= 0 && range.steeringWheelDeg(i) == range.steer[cell % n]) {
+                at[cell] = i;
+            }
+        }
+        return at;
     }
 
     /**
@@ -426,8 +461,7 @@ public final class Clearances {
             for (int c = 0; c < (p.onColumn() ? range.columns.size() : 1); c++) {
                 for (int k = 0; k < (p.onPart() ? range.parts.length : 1); k++) {
                     int part = p.onPart() ? k : restPart;
-                    if (known - p.a.carried(p0, c0, k0, position, c, part) - p.b.carried(p0, c0, k0, position, c, part)
-                            >= p.need) {
+                    if (known - p.carried(p0, c0, k0, position, c, part) >= p.need) {
                         continue;
                     }
                     p0 = position;

@@ -15,6 +15,13 @@ final class NearestSoFar {
     final BodyOverRange a;
     final BodyOverRange b;
     final double need;
+    /** Whether both are fixed to one thing, so that the gap is the same everywhere. */
+    final boolean together;
+    /** What both are carried by alike changes no gap. */
+    private final boolean bothOnPose;
+    /** Whether neither moves while only the steering does. */
+    final boolean steadyInSteer;
+
     double best = Double.POSITIVE_INFINITY;
     double atRest;
     Configuration where;
@@ -26,12 +33,24 @@ final class NearestSoFar {
     final List<Solid> foulPlaces = new ArrayList<>();
     Gap gap = new Gap(0, Point.ORIGIN, Point.ORIGIN);
 
-    /** @param rest where nothing has moved yet */
-    NearestSoFar(BodyOverRange a, BodyOverRange b, Configuration rest) {
+    /** @param rest the position where nothing has moved yet */
+    NearestSoFar(BodyOverRange a, BodyOverRange b, SweptPositions range, int rest) {
         this.a = a;
         this.b = b;
         need = PairsToCheck.need(a.body, b.body);
-        where = rest;
+        where = BodyOverRange.stand(range, rest, 0, range.parts.length / 2);
+        bothOnPose = a.body.onPose() && b.body.onPose();
+        together = onPose() && a.together(b);
+        steadyInSteer = onPose() && a.steadyInSteer() && b.steadyInSteer();
+    }
+
+    /** By how much the gap may change, at the most, from one position to another, mm. */
+    double carried(int p0, int c0, int k0, int p1, int c1, int k1) {
+        if (together) {
+            return 0;
+        }
+        double each = a.carried(p0, c0, k0, p1, c1, k1) + b.carried(p0, c0, k0, p1, c1, k1);
+        return bothOnPose ? Math.min(each, a.carriedAgainst(b, p0, c0, k0, p1, c1, k1)) : each;
     }
 
     boolean onPose() {
