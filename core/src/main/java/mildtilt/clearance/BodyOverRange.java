@@ -23,7 +23,6 @@ final class BodyOverRange {
     private final int parts;
     private final @Nullable Solid[] solids;
     private final double[][] markers;
-    private @Nullable Boolean steadyInSteer;
 
     BodyOverRange(Body body, SweptPositions range) {
         this.body = body;
@@ -137,22 +136,6 @@ final class BodyOverRange {
             }
         }
         return most;
-    }
-
-    /** Whether it stands still while only the steering moves, at every travel. */
-    boolean steadyInSteer() {
-        if (steadyInSteer == null) {
-            boolean steady = !body.onColumn() && !body.onPart();
-            for (int p = 1; body.onPose() && steady && p < range.positions.size(); p++) {
-                Configuration was = range.stand(p - 1);
-                Configuration is = range.stand(p);
-                steady = was.travelLeft() != is.travelLeft()
-                        || was.travelRight() != is.travelRight()
-                        || carried(p - 1, 0, 0, p, 0, 0) == 0;
-            }
-            steadyInSteer = steady;
-        }
-        return steadyInSteer;
     }
 
     /** Whether this and another are carried as one rigid thing: no marker of either nears or leaves any other. */

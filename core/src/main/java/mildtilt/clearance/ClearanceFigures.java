@@ -2,6 +2,7 @@ package mildtilt.clearance;
 
 import java.util.List;
 import java.util.Optional;
+import mildtilt.lazy.Lazy;
 import mildtilt.units.Phrase;
 
 /**

@@ -12,6 +12,7 @@ import mildtilt.clearance.bodies.Body;
 import mildtilt.clearance.bodies.Configuration;
 import mildtilt.job.Element;
 import mildtilt.job.Job;
+import mildtilt.lazy.Lazy;
 import mildtilt.obstacle.Obstacle;
 import mildtilt.obstacle.Shape;
 import mildtilt.solid.Gap;
@@ -35,8 +36,10 @@ public final class Clearances {
     private static final double REACH = 60;
     /** The smallest gap is found to about this, mm. */
     private static final double CLOSE = 0.2;
-    /** So many places between those of the grid are looked at for one pair at the most. */
+    /** So many places between those of the grid are looked at for one pair at the most, and where none can foul. */
     private static final int MOST_LOOKED = 1000;
+
+    private static final int LOOKED_WHERE_CLEAR = 100;
     /** So often the steps to a smaller gap are halved: of a pair that keeps its gap, and of one that does not. */
     private static final int ROUNDS = 7;
 
@@ -220,9 +223,10 @@ public final class Clearances {
                     p0 = position;
                     c0 = c;
                     k0 = part;
+                    // Two whose boxes overlap may be in each other by as much as the boxes are.
                     known = p.a.solid(position, c, part)
                                     .bounds()
-                                    .distanceTo(p.b.solid(position, c, part).bounds())
+                                    .leastGap(p.b.solid(position, c, part).bounds())
                             - p.extra();
                     if (known >= wanted) {
                         p.lower[i] = Math.min(p.lower[i], known);
@@ -253,7 +257,7 @@ public final class Clearances {
                     p.a.body.solid().apply(p.where), p.b.body.solid().apply(p.where));
             return;
         }
-        double steer = p.onPose() && !p.steadyInSteer ? range.steerStep() / 2 : 0;
+        double steer = p.onPose() ? range.steerStep() / 2 : 0;
         double travel = p.onPose() ? range.travelStep() / 2 : 0;
         double part = p.onPart() ? 0.5 / (range.parts.length - 1) : 0;
         if (steer == 0 && travel == 0 && part == 0) {
@@ -282,82 +286,140 @@ public final class Clearances {
      * @param travel of its middle, mm
      * @param halfSteer from the middle to a corner, degrees
      * @param halfTravel from the middle to a corner, mm
-     * @param carried how far both bodies are carried, at the most, from the middle to a corner, mm
+     * @param bySteer how far both bodies are carried against each other, at the most, by that much steering, mm
+     * @param byTravel and by that much travel, mm
      * @param least the gap is nowhere in it below this
      */
     private record Stretch(
-            double steer, double travel, double halfSteer, double halfTravel, double carried, double least) {}
+            double steer,
+            double travel,
+            double halfSteer,
+            double halfTravel,
+            double bySteer,
+            double byTravel,
+            double least) {
+
+        double carried() {
+            return bySteer + byTravel;
+        }
+
+        /** Split where the bodies are carried more, or in four where that is much alike. */
+        List<Stretch> split(double atLeast) {
+            boolean alongSteer = bySteer > byTravel / 2;
+            boolean alongTravel = byTravel > bySteer / 2;
+            List<Stretch> pieces = new ArrayList<>();
+            for (int i = alongSteer ? -1 : 0; i <= (alongSteer ? 1 : 0); i += 2) {
+                for (int j = alongTravel ? -1 : 0; j <= (alongTravel ? 1 : 0); j += 2) {
+                    pieces.add(new Stretch(
+                            steer + i * halfSteer / 2,
+                            travel + j * halfTravel / 2,
+                            alongSteer ? halfSteer / 2 : halfSteer,
+                            alongTravel ? halfTravel / 2 : halfTravel,
+                            alongSteer ? bySteer / 2 : bySteer,
+                            alongTravel ? byTravel / 2 : byTravel,
+                            atLeast));
+                }
+            }
+            return pieces;
+        }
+    }
 
     /**
      * Looks into the stretches between the places of the grid, the most promising first. No gap in a stretch is smaller
-     * than the
-     * one in its middle less what both bodies are carried from there; a stretch that can't hold a smaller one is left.
+     * than the one in its middle less what both bodies are carried from there; a stretch that can't hold a smaller one
+     * is left.
      */
     private void within(NearestSoFar p) {
         PriorityQueue<Stretch> open = new PriorityQueue<>(Comparator.comparingDouble(Stretch::least));
-        int n = range.steer.length;
         int[] at = gridPlaces();
         for (int j = 0; j + 1 < range.travels.length; j++) {
-            if (p.steadyInSteer) {
-                open(open, p, at, j, n / 2, n / 2);
-                continue;
-            }
-            for (int i = 0; i + 1 < n; i++) {
-                open(open, p, at, j, i, i + 1);
+            for (int i = 0; i + 1 < range.steer.length; i++) {
+                Stretch s = stretch(p, at, j, i);
+                if (s.least < p.best - CLOSE) {
+                    open.add(s);
+                }
             }
         }
         Configuration like = p.where;
-        for (int looked = 0; looked < MOST_LOOKED && !open.isEmpty() && open.peek().least < p.best - CLOSE; looked++) {
+        for (int looked = 0; !open.isEmpty() && open.peek().least < p.best - CLOSE; looked++) {
             Stretch s = open.poll();
-            Optional<Configuration> middle = range.across(like, s.steer, s.travel);
-            double g = s.least + s.carried;
-            if (middle.isPresent()) {
-                // A larger one leaves nothing smaller in this stretch.
-                g = p.gapAt(middle.get(), p.best + s.carried);
-                if (g < p.best) {
-                    p.best = g;
-                    p.where = middle.get();
-                }
+            if (looked >= (s.least < p.need ? MOST_LOOKED : LOOKED_WHERE_CLEAR)) {
+                return;
             }
-            double least = Math.max(s.least, g - s.carried);
+            double least = Math.max(s.least, leastFrom(p, s, like));
             if (least < p.best - CLOSE) {
-                for (int k = 0; k < (s.halfSteer == 0 ? 2 : 4); k++) {
-                    open.add(new Stretch(
-                            s.steer + ((k & 2) == 0 ? -1 : 1) * s.halfSteer / 2,
-                            s.travel + ((k & 1) == 0 ? -1 : 1) * s.halfTravel / 2,
-                            s.halfSteer / 2,
-                            s.halfTravel / 2,
-                            s.carried / 2,
-                            least));
-                }
+                open.addAll(s.split(least));
             }
         }
     }
 
-    /** The stretch between two columns of the grid and a row and the next, if it could hold a smaller gap. */
-    private void open(PriorityQueue<Stretch> open, NearestSoFar p, int[] at, int row, int from, int to) {
-        int n = range.steer.length;
-        int[] corners = {at[row * n + from], at[row * n + to], at[(row + 1) * n + from], at[(row + 1) * n + to]};
-        double carried = 0;
-        double least = Double.POSITIVE_INFINITY;
-        for (int a : corners) {
-            for (int b : corners) {
-                if (a >= 0 && b > a) {
-                    carried = Math.max(carried, p.carried(a, 0, restPart, b, 0, restPart));
-                }
+    /**
+     * No gap in a stretch is below this, by the one in its middle; where the lock cuts it, by those on its near edge.
+     * Infinite where the wheels don't even get there.
+     */
+    private double leastFrom(NearestSoFar p, Stretch s, Configuration like) {
+        Optional<Configuration> middle = range.across(like, s.steer, s.travel);
+        if (middle.isPresent()) {
+            return gapThere(p, middle.get(), s.carried()) - s.carried();
+        }
+        double near = s.steer - Math.signum(s.steer) * Math.min(s.halfSteer, Math.abs(s.steer));
+        double least = Double.NaN;
+        for (int j = 0; j < 3; j++) {
+            double up = j == 0 ? 0 : j == 1 ? -s.halfTravel : s.halfTravel;
+            Optional<Configuration> c = range.across(like, near, s.travel + up);
+            if (c.isPresent()) {
+                double carried = 2 * s.bySteer + (j == 0 ? 1 : 2) * s.byTravel;
+                double from = gapThere(p, c.get(), carried) - carried;
+                least = Double.isNaN(least) ? from : Math.max(least, from);
             }
-            least = a >= 0 ? Math.min(least, p.lower[a]) : least;
+        }
+        return Double.isNaN(least) ? Double.POSITIVE_INFINITY : least;
+    }
+
+    /** The gap at a place, exact where it is less by no more than some mm above the least so far, which it may become. */
+    private static double gapThere(NearestSoFar p, Configuration there, double carried) {
+        // A larger one leaves nothing smaller in the stretch.
+        double g = p.gapAt(there, p.best + carried);
+        if (g < p.best) {
+            p.best = g;
+            p.where = there;
+        }
+        return g;
+    }
+
+    /** Between a row and a column of the grid and the next of each; with no least where the wheels never get there. */
+    private Stretch stretch(NearestSoFar p, int[] at, int row, int column) {
+        int n = range.steer.length;
+        int low = row * n + column;
+        int high = low + n;
+        // Where the lock cuts the stretch, the next one inward tells how the bodies are carried.
+        int inward = column < n / 2 ? 1 : -1;
+        double bySteer = Math.max(along(p, at, low, 1, inward), along(p, at, high, 1, inward));
+        double byTravel = Math.max(along(p, at, low, n, inward), along(p, at, low + 1, n, inward));
+        double least = Double.POSITIVE_INFINITY;
+        for (int corner : new int[] {at[low], at[low + 1], at[high], at[high + 1]}) {
+            least = corner >= 0 ? Math.min(least, p.lower[corner]) : least;
         }
         // Every place of the stretch lies within half of it of some corner.
-        if (least - carried / 2 < p.best - CLOSE) {
-            open.add(new Stretch(
-                    (range.steer[from] + range.steer[to]) / 2,
-                    (range.travels[row] + range.travels[row + 1]) / 2,
-                    (range.steer[to] - range.steer[from]) / 2,
-                    (range.travels[row + 1] - range.travels[row]) / 2,
-                    carried / 2,
-                    least - carried / 2));
+        return new Stretch(
+                (range.steer[column] + range.steer[column + 1]) / 2,
+                (range.travels[row] + range.travels[row + 1]) / 2,
+                (range.steer[column + 1] - range.steer[column]) / 2,
+                (range.travels[row + 1] - range.travels[row]) / 2,
+                bySteer / 2,
+                byTravel / 2,
+                least - (bySteer + byTravel) / 2);
+    }
+
+    /** How far both bodies are carried along an edge of the grid, or along the next inward that the wheels get to. */
+    private double along(NearestSoFar p, int[] at, int place, int step, int inward) {
+        int n = range.steer.length;
+        for (int i = 0, k = place; i < 2 && k / n == place / n; i++, k += inward) {
+            if (at[k] >= 0 && k + step < at.length && at[k + step] >= 0) {
+                return p.carried(at[k], 0, restPart, at[k + step], 0, restPart);
+            }
         }
+        return 0;
     }
 
     /** The position at each place of the grid; −1 where the wheels can't go. */

@@ -19,8 +19,6 @@ final class NearestSoFar {
     final boolean together;
     /** What both are carried by alike changes no gap. */
     private final boolean bothOnPose;
-    /** Whether neither moves while only the steering does. */
-    final boolean steadyInSteer;
 
     double best = Double.POSITIVE_INFINITY;
     double atRest;
@@ -41,7 +39,6 @@ final class NearestSoFar {
         where = BodyOverRange.stand(range, rest, 0, range.parts.length / 2);
         bothOnPose = a.body.onPose() && b.body.onPose();
         together = onPose() && a.together(b);
-        steadyInSteer = onPose() && a.steadyInSteer() && b.steadyInSteer();
     }
 
     /** By how much the gap may change, at the most, from one position to another, mm. */

@@ -1,10 +1,9 @@
 package mildtilt.column;
 
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -72,9 +71,9 @@ public record Column(
             }
         }
         mustTurn(wheel, end(0, joints, gear));
-        mustDiffer("shafts", shafts.stream().map(Shaft::id));
-        mustDiffer("joints", joints.stream().map(Joint::id));
-        mustDiffer("bearings", bearings.stream().map(Bearing::id));
+        mustDiffer("shafts", shafts, Shaft::id);
+        mustDiffer("joints", joints, Joint::id);
+        mustDiffer("bearings", bearings, Bearing::id);
         for (Bearing b : bearings) {
             if (b.shaft() >= shafts.size()) {
                 throw new ImpossibleGeometryException("\"" + b.name() + "\" sits on shaft " + (b.shaft() + 1)
@@ -83,11 +82,17 @@ public record Column(
         }
     }
 
-    private static void mustDiffer(String what, Stream<Id> ids) {
-        Set<Id> seen = new HashSet<>();
-        ids.filter(id -> !seen.add(id)).findFirst().ifPresent(id -> {
-            throw new ImpossibleGeometryException("Two " + what + " have the id \"" + id + "\"; give each its own.");
-        });
+    private static <T> void mustDiffer(String what, List<T> parts, Function<T, Id> id) {
+        // A column that follows a moving gear is made anew at every place, so no set is made for a handful of parts.
+        for (int i = 1; i < parts.size(); i++) {
+            Id one = id.apply(parts.get(i));
+            for (int j = 0; j < i; j++) {
+                if (id.apply(parts.get(j)).equals(one)) {
+                    throw new ImpossibleGeometryException(
+                            "Two " + what + " have the id \"" + one + "\"; give each its own.");
+                }
+            }
+        }
     }
 
     /** With nothing said of what holds it. */

@@ -17,6 +17,7 @@ import mildtilt.column.Joint;
 import mildtilt.column.JointKind;
 import mildtilt.column.Transfer;
 import mildtilt.job.Job;
+import mildtilt.lazy.Lazy;
 import mildtilt.rules.Rules;
 import mildtilt.shaftload.ShaftLoad;
 
@@ -52,7 +53,7 @@ public record ColumnFigures(
         Optional<FixedAxes> axes,
         Optional<ShaftLoad.All> load,
         FrontPush push,
-        Optional<GearTilt> tilt,
+        Lazy<Optional<GearTilt>> tilt,
         Optional<AxleFollowing> following) {
 
     /**
@@ -113,7 +114,7 @@ public record ColumnFigures(
                 FixedAxes.of(column),
                 load,
                 FrontPush.of(column),
-                GearTilt.of(job),
+                Lazy.of(() -> GearTilt.of(job)),
                 AxleFollowing.of(job));
     }
 

@@ -106,9 +106,7 @@ public record ArmMatch(double gearArm, double gearGives, Toward left, Toward rig
     }
 
     private static Optional<Toward> way(Side way, SteerFigures figures, SteeringTrain free, Job longer) {
-        Optional<LockLimits.Hit> met = LockLimits.of(free, longer, way).stream()
-                .filter(h -> h.limit() != Limit.GEAR_END)
-                .findFirst();
+        Optional<LockLimits.Hit> met = LockLimits.firstBeforeGear(free, longer, way);
         double farthest = met.map(LockLimits.Hit::steeringWheelDeg)
                 .orElse(free.stopDeg(way).orElseThrow());
         double inner = innerAt(free, farthest).orElse(Double.NaN);

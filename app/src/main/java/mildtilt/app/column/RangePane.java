@@ -43,7 +43,7 @@ public final class RangePane extends FactsPane {
         joints(c, f);
         shafts(c, f);
         f.following().ifPresent(this::following);
-        f.tilt().ifPresent(this::tilt);
+        f.tilt().get().ifPresent(this::tilt);
         push(c, f.push(), job.rules());
     }
 

@@ -147,6 +147,7 @@ final class ColumnChecks {
     /** A rack can be turned in its clamps without touching a rod: as far as leaves the joints most to spare. */
     private Optional<Remedy> turnedRack() {
         return figures.tilt()
+                .get()
                 .flatMap(t -> t.suits().stream().max(Comparator.comparingDouble(GearTilt.Stretch::spareDeg)))
                 .filter(s -> Math.abs(s.bestDeg()) > TURNED)
                 .map(s -> new Remedy(

@@ -52,7 +52,7 @@ final class ColumnJson {
         held(o, c, figures);
         figures.load().ifPresent(l -> load(o, l));
         push(o, figures.push());
-        figures.tilt().ifPresent(t -> tilt(o, t));
+        figures.tilt().get().ifPresent(t -> tilt(o, t));
         return o;
     }
 

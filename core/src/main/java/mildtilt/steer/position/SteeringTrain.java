@@ -12,6 +12,7 @@ import mildtilt.linkage.AxleSolver;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.suspension.CannotAssemble;
 import mildtilt.suspension.CannotAssemble.Reason;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A job's steering made ready to be turned. A job without a column is turned at the gear's input; a
@@ -29,6 +30,8 @@ public final class SteeringTrain {
     private final Optional<AxleSolver> axle;
     private final Optional<CarrierMotion> carriers;
     private final Optional<FollowingColumn> following;
+    /** The last travel a following column was brought to: most poses that follow one another are at one travel. */
+    private volatile @Nullable Followed followed;
 
     /** @throws mildtilt.geometry.ImpossibleGeometryException if a rod or arm has no length */
     public SteeringTrain(Job job) {
@@ -109,19 +112,33 @@ public final class SteeringTrain {
         return new AxlePose(steeringWheelDeg, gear, solver.pose(Math.toRadians(gear), travelLeft, travelRight));
     }
 
+    /** A column that has followed the axle to one travel. @param locked the joint that can't turn there, if one can't */
+    private record Followed(
+            double travelLeft, double travelRight, FollowingColumn.Turning turning, Optional<CannotAssemble> locked) {}
+
+    private Followed followed(AxleSolver solver, FollowingColumn f, double travelLeft, double travelRight) {
+        Followed last = followed;
+        if (last == null || last.travelLeft != travelLeft || last.travelRight != travelRight) {
+            RigidMove move = solver.gearMove(travelLeft, travelRight).orElse(RigidMove.NONE);
+            ColumnTrain now = new ColumnTrain(f.at(move));
+            last = new Followed(travelLeft, travelRight, f.turning(now, move), locked(now));
+            followed = last;
+        }
+        return last;
+    }
+
     /** The gear's input as the axle's own movement turns it, no further than the gear's end. */
     private AxlePose followingPose(
             AxleSolver solver, FollowingColumn f, double steeringWheelDeg, double travelLeft, double travelRight) {
-        RigidMove move = solver.gearMove(travelLeft, travelRight).orElse(RigidMove.NONE);
-        ColumnTrain now = new ColumnTrain(f.at(move));
-        Optional<CannotAssemble> no = locked(now);
-        if (no.isPresent()) {
+        Followed column = followed(solver, f, travelLeft, travelRight);
+        if (column.locked.isPresent()) {
+            CannotAssemble no = column.locked.get();
             return new AxlePose(
                     steeringWheelDeg,
                     steeringWheelDeg,
-                    new AxleConfiguration(no.get(), no.get(), Optional.empty(), Optional.empty()));
+                    new AxleConfiguration(no, no, Optional.empty(), Optional.empty()));
         }
-        double asked = -f.turning(now, move).outputAt(-Math.toRadians(steeringWheelDeg));
+        double asked = -column.turning.outputAt(-Math.toRadians(steeringWheelDeg));
         double end = solver.gearInputStop();
         double planned = Math.toRadians(gearInputDeg(steeringWheelDeg));
         double gear = Math.abs(planned) <= end + ROUNDING ? Math.clamp(asked, -end, end) : asked;

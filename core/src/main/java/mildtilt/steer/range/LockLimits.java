@@ -51,7 +51,8 @@ public record LockLimits(List<Hit> left, List<Hit> right) {
 
     /** The first thing at ride height that is solid enough to stop the lock. */
     public static Hit stop(SteeringTrain train, Job job, Side way) {
-        return toward(way, train, job, new LimitGauge(train.axle().orElseThrow(), job.targets()), List.of(0.0)).stream()
+        return toward(way, train, job, new LimitGauge(train.axle().orElseThrow(), job.targets()), List.of(0.0), false)
+                .stream()
                 .filter(h -> h.limit.stops())
                 .findFirst()
                 .orElseThrow();
@@ -59,27 +60,36 @@ public record LockLimits(List<Hit> left, List<Hit> right) {
 
     /** Every limit met one way, over the travel, the first of them first. The gear's end is always among them. */
     public static List<Hit> of(SteeringTrain train, Job job, Side way) {
-        return toward(way, train, job, new LimitGauge(train.axle().orElseThrow(), job.targets()));
+        return toward(way, train, job, new LimitGauge(train.axle().orElseThrow(), job.targets()), false);
     }
 
-    private static List<Hit> toward(Side way, SteeringTrain train, Job job, LimitGauge gauge) {
+    /** The limit met first one way, over the travel; empty where it is the gear's end. */
+    public static Optional<Hit> firstBeforeGear(SteeringTrain train, Job job, Side way) {
+        return toward(way, train, job, new LimitGauge(train.axle().orElseThrow(), job.targets()), true).stream()
+                .filter(h -> h.limit != Limit.GEAR_END)
+                .findFirst();
+    }
+
+    private static List<Hit> toward(Side way, SteeringTrain train, Job job, LimitGauge gauge, boolean firstOnly) {
         LinkedHashSet<Double> travels = new LinkedHashSet<>(List.of(0.0));
         if (train.requireAxle().wheelTravel() != WheelTravel.NONE) {
             travels.add(-job.vehicle().droop());
             travels.add(job.vehicle().bump());
         }
-        return toward(way, train, job, gauge, travels);
+        return toward(way, train, job, gauge, travels, firstOnly);
     }
 
+    /** @param firstOnly whether what is met later than the first may be left out */
     private static List<Hit> toward(
-            Side way, SteeringTrain train, Job job, LimitGauge gauge, Collection<Double> travels) {
+            Side way, SteeringTrain train, Job job, LimitGauge gauge, Collection<Double> travels, boolean firstOnly) {
         double stop = train.stopDeg(way).orElseThrow();
         Map<Limit, Hit> hits = new EnumMap<>(Limit.class);
         hits.put(Limit.GEAR_END, new Hit(Limit.GEAR_END, stop, 0, "gear"));
         WheelTravel travel = train.requireAxle().wheelTravel();
+        int last = STEPS;
         for (double z : travels) {
             double from = 0;
-            for (int i = 1; i <= STEPS; i++) {
+            for (int i = 1; i <= last; i++) {
                 double to = stop * i / STEPS;
                 for (Limit limit : met(train, gauge, travel, to, z).keySet()) {
                     // A limit that is met straight ahead already is no end of the lock but a fault of its own.
@@ -91,6 +101,7 @@ public record LockLimits(List<Hit> left, List<Hit> right) {
                         Hit hit = refined(train, gauge, travel, limit, from, to, z);
                         if (was == null || Math.abs(hit.steeringWheelDeg) < Math.abs(was.steeringWheelDeg) - 1e-6) {
                             hits.put(limit, hit);
+                            last = firstOnly ? i : last;
                         }
                     }
                 }

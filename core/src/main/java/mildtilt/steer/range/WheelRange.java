@@ -65,11 +65,11 @@ public final class WheelRange {
      * left.
      */
     double lockDeg(Side way, double z) {
-        return locks.computeIfAbsent(z, this::locks)[way.ordinal()];
-    }
-
-    private double[] locks(double z) {
-        return new double[] {lock(Side.LEFT, z), lock(Side.RIGHT, z)};
+        double[] both = locks.computeIfAbsent(z, _ -> new double[] {Double.NaN, Double.NaN});
+        if (Double.isNaN(both[way.ordinal()])) {
+            both[way.ordinal()] = lock(way, z);
+        }
+        return both[way.ordinal()];
     }
 
     private double lock(Side way, double z) {

@@ -1,4 +1,4 @@
-package mildtilt.clearance;
+package mildtilt.lazy;
 
 import java.util.Objects;
 import java.util.function.Supplier;
