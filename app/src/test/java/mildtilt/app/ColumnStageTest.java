@@ -20,14 +20,20 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ButtonBar.ButtonData;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
+import mildtilt.app.guide.GuidePage;
 import mildtilt.app.shell.MildTilt;
 import mildtilt.app.workbench.SideTab;
 import mildtilt.app.workbench.WorkStage;
@@ -605,7 +611,7 @@ class ColumnStageTest {
     void helpSheetsExplainWhatIsNotOffered(FxRobot robot) {
         app.settle();
         for (String[] sheet : new String[][] {
-            {"F1", "Practice and its costs"}, {"F2", "never approves a design"}, {"F3", "not offered"}
+            {"F5", "Practice and its costs"}, {"F2", "never approves a design"}, {"F3", "not offered"}
         }) {
             robot.push(KeyCode.valueOf(sheet[0]));
             AppWindow.until(() -> robot.lookup(".dialog-pane").tryQuery().isPresent());
@@ -615,6 +621,31 @@ class ColumnStageTest {
             assertThat(said.toString()).contains(sheet[1]);
             AppWindow.answer(robot, ButtonData.OK_DONE);
         }
+    }
+
+    /** The guide opens at the page about the stage, every page of it can be shown, and its links lead on. */
+    @Test
+    void guideAnswersWhatTheStageIsAbout(FxRobot robot) {
+        app.settle();
+        robot.push(KeyCode.F1);
+        AppWindow.until(() -> robot.lookup("#guide-page").tryQuery().isPresent());
+        ListView<GuidePage> questions = robot.lookup("#guide-questions").queryListView();
+        assertThat(questions.getSelectionModel().getSelectedItem()).isEqualTo(GuidePage.JOINTS);
+        for (GuidePage p : GuidePage.values()) {
+            robot.interact(() -> questions.getSelectionModel().select(p));
+            ScrollPane page = robot.lookup("#guide-page").queryAs(ScrollPane.class);
+            assertThat(page.getContent().lookupAll(".image-view").stream().map(n -> ((ImageView) n).getImage()))
+                    .as(p.name())
+                    .hasSize(1)
+                    .noneMatch(Image::isError);
+        }
+        robot.interact(() -> questions.getSelectionModel().select(GuidePage.JOINTS));
+        robot.interact(() ->
+                robot.lookup("#guide-to-06-way-md").queryAs(Hyperlink.class).fire());
+        assertThat(questions.getSelectionModel().getSelectedItem()).isEqualTo(GuidePage.WAY);
+        robot.push(KeyCode.ESCAPE);
+        AppWindow.until(() -> robot.lookup("#guide-page").tryQuery().isEmpty());
+        assertThat(app.bench.stageProperty().get()).isEqualTo(WorkStage.COLUMN);
     }
 
     @Test

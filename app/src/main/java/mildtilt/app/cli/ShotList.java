@@ -162,7 +162,7 @@ final class ShotList {
     private static void columns(Running running, Deque<Shot> shots) {
         Workbench bench = running.bench();
         shots.add(new Shot("phasing", () -> {
-            bench.open(DemoJob.BOG_TENDER.job(), Optional.empty());
+            bench.open(DemoJob.MARSH_CARRIER.job(), Optional.empty());
             bench.stageProperty().set(WorkStage.COLUMN);
             bench.sideTabProperty().set(SideTab.PHASING);
             pick(running, "#curve", Curve.COLUMN_LEAD);
@@ -174,7 +174,7 @@ final class ShotList {
     private static void linkages(Running running, Deque<Shot> shots) {
         Workbench bench = running.bench();
         shots.add(new Shot("lock-and-map", () -> {
-            bench.open(DemoJob.LIBRARY_BUS.job(), Optional.empty());
+            bench.open(DemoJob.MARSH_CARRIER.job(), Optional.empty());
             bench.stageProperty().set(WorkStage.LINKAGE);
             press(running, "#show-plan");
             press(running, "#at-hands");
@@ -182,6 +182,8 @@ final class ShotList {
             bench.steerTo(new SteeringInput(400, 20, 20));
         }));
         shots.add(new Shot("knuckle-change", () -> {
+            bench.open(DemoJob.LIBRARY_BUS.job(), Optional.empty());
+            bench.stageProperty().set(WorkStage.LINKAGE);
             bench.steerTo(SteeringInput.STRAIGHT_AHEAD);
             press(running, "#at-hands");
             press(running, "#show-map");
@@ -195,7 +197,8 @@ final class ShotList {
         shots.add(new Shot(
                 "solve",
                 () -> {
-                    bench.open(DemoJob.GARDEN_SHUTTLE.job(), Optional.empty());
+                    bench.open(DemoJob.MARSH_CARRIER.job(), Optional.empty());
+                    bench.stageProperty().set(WorkStage.LINKAGE);
                     bench.sideTabProperty().set(SideTab.SOLVE);
                     pick(running, "#curve", Curve.BUMP_STEER);
                     press(running, "#knob-gear-fore-aft");

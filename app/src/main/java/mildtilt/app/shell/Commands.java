@@ -32,6 +32,8 @@ import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
 import javafx.stage.WindowEvent;
 import mildtilt.app.controls.Wrap;
+import mildtilt.app.guide.GuidePage;
+import mildtilt.app.guide.GuideWindow;
 import mildtilt.app.view.ViewPane;
 import mildtilt.app.workbench.MakeSheet;
 import mildtilt.app.workbench.SideTab;
@@ -63,6 +65,7 @@ final class Commands {
     private final Workbench bench;
     private final Documents documents;
     private final List<Group> groups = new ArrayList<>();
+    private Optional<GuideWindow> guide = Optional.empty();
 
     Commands(
             Stage window,
@@ -200,11 +203,12 @@ final class Commands {
                 "help",
                 "Help",
                 List.of(
-                        always("shortcuts", "Shortcuts", "F1", this::shortcuts),
+                        always("guide", "Guide", "F1", this::guide),
                         always("cautions", "Cautions", "F2", this::cautions),
                         always("practice", "Practice and its costs", "F3", this::practice),
                         always("glossary", "Glossary", "F4", () -> bench.glossaryTermProperty()
-                                .set(Optional.of(""))))));
+                                .set(Optional.of(""))),
+                        always("shortcuts", "Shortcuts", "F5", this::shortcuts))));
     }
 
     private static Command always(String id, String name, String keys, Runnable run) {
@@ -385,6 +389,14 @@ final class Commands {
     private void travel(double mm) {
         SteeringInput h = bench.steeringInput();
         bench.steerTo(new SteeringInput(h.steeringWheelDeg(), h.travelLeft() + mm, h.travelRight() + mm));
+    }
+
+    /** At the page about the stage that is open. Made anew each time, so that it has the theme of now. */
+    private void guide() {
+        guide.ifPresent(GuideWindow::close);
+        GuideWindow opened = new GuideWindow(window, window.getScene().getStylesheets());
+        guide = Optional.of(opened);
+        opened.open(GuidePage.of(bench.stageProperty().get()));
     }
 
     private void shortcuts() {
