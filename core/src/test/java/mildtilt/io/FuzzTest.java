@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatCode;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.PrintWriter;
@@ -17,7 +19,10 @@ import java.util.List;
 import java.util.Random;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import javax.imageio.ImageIO;
+import mildtilt.drawing.VehicleModel;
 import mildtilt.geometry.ImpossibleGeometryException;
+import mildtilt.io.cad.ModelFile;
 import mildtilt.io.csv.PointsCsv;
 import mildtilt.io.csv.PositionsCsv;
 import mildtilt.io.jobfile.CatalogueFile;
@@ -25,9 +30,11 @@ import mildtilt.io.jobfile.DemoJob;
 import mildtilt.io.jobfile.JobReader;
 import mildtilt.io.jobfile.JobWriter;
 import mildtilt.io.jobfile.RulesFile;
+import mildtilt.io.picture.PictureFile;
 import mildtilt.io.scan.ScanFile;
 import mildtilt.job.Job;
 import mildtilt.rules.ShippedRules;
+import mildtilt.steer.position.SteeringInput;
 import mildtilt.trials.instruments.FileInstruments;
 import mildtilt.trials.instruments.InstrumentException;
 import mildtilt.trials.instruments.InstrumentKind;
@@ -210,6 +217,30 @@ class FuzzTest {
         all(ALL / 40, 31, m -> m.bytes(stl), bytes -> ScanFile.read(file(bytes, "s.stl")));
         all(ALL / 40, 32, m -> m.bytes(obj), bytes -> ScanFile.read(file(bytes, "s.obj")));
         all(ALL / 40, 33, m -> m.bytes(binary), bytes -> ScanFile.read(file(bytes, "b.stl")));
+        byte[] ply =
+                "ply\nformat ascii 1.0\nelement vertex 3\nproperty float x\nproperty float y\nproperty float z\nelement face 1\nproperty list uchar int vertex_indices\nend_header\n0 0 0\n9 0 0\n0 9 0\n3 0 1 2\n"
+                        .getBytes(StandardCharsets.US_ASCII);
+        all(ALL / 40, 34, m -> m.bytes(ply), bytes -> ScanFile.read(file(bytes, "s.ply")));
+        byte[] glb = ModelFile.glb(new VehicleModel(DemoJob.GREENHOUSE_TUG.job())
+                .at(SteeringInput.STRAIGHT_AHEAD)
+                .subList(0, 2));
+        all(ALL / 80, 35, m -> m.bytes(glb), bytes -> ScanFile.read(file(bytes, "s.glb")));
+    }
+
+    @Test
+    void damagedPhotographsAreReadOrRefused() throws Exception {
+        BufferedImage image = new BufferedImage(90, 70, BufferedImage.TYPE_INT_RGB);
+        Random r = new Random(9);
+        for (int i = 0; i < 6300; i++) {
+            image.setRGB(i % 90, i / 90, r.nextInt(0x1000000));
+        }
+        for (String format : List.of("jpeg", "png")) {
+            ByteArrayOutputStream whole = new ByteArrayOutputStream();
+            ImageIO.write(image, format, whole);
+            byte[] picture = whole.toByteArray();
+            assertThatCode(() -> PictureFile.read(file(picture, "whole.jpg"))).doesNotThrowAnyException();
+            all(ALL / 40, 50, m -> m.bytes(picture), bytes -> PictureFile.read(file(bytes, "p.jpg")));
+        }
     }
 
     private Path file(byte[] bytes, String name) throws Exception {

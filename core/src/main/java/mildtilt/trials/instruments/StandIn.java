@@ -29,7 +29,7 @@ public final class StandIn implements AutoCloseable {
 
     static final int VERSION = 2;
     static final int LONGEST_LINE = 500;
-    private static final int MOST_TALKING = 64;
+    static final int MOST_TALKING = 64;
 
     private final SimulatedVehicle vehicle;
     private final ServerSocket server;
@@ -47,7 +47,7 @@ public final class StandIn implements AutoCloseable {
         this.vehicle = vehicle;
         noise = new Random(seed);
         try {
-            server = new ServerSocket(port, 8, InetAddress.getLoopbackAddress());
+            server = new ServerSocket(port, MOST_TALKING, InetAddress.getLoopbackAddress());
         } catch (IOException e) {
             throw new InstrumentException("The stand-ins can't listen on port " + port + ": " + e.getMessage()
                     + ". Choose another port, or 0 for any that is free.");
@@ -64,6 +64,8 @@ public final class StandIn implements AutoCloseable {
             try {
                 Socket socket = server.accept();
                 if (talking.size() < MOST_TALKING) {
+                    // Counted before it talks: many that come at once are many.
+                    talking.add(socket);
                     Thread.ofVirtual().start(() -> talk(socket));
                 } else {
                     socket.close();
@@ -78,7 +80,6 @@ public final class StandIn implements AutoCloseable {
 
     private void talk(Socket socket) {
         Talk talk = new Talk();
-        talking.add(socket);
         try (socket;
                 BufferedReader in =
                         new BufferedReader(new InputStreamReader(socket.getInputStream(), StandardCharsets.UTF_8));

@@ -11,6 +11,7 @@ import java.io.OutputStream;
 import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
+import java.net.SocketException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -294,6 +295,48 @@ class InstrumentsTest {
             // A line without end is hung up on.
             out.write("x".repeat(5000).getBytes(StandardCharsets.UTF_8));
             assertThat(in.readLine()).isNull();
+        }
+    }
+
+    /** A flood without a line's end is hung up on soon, and two hundred who say nothing keep nobody out for good. */
+    @Test
+    void floodLeavesTheStandInsServing() throws Exception {
+        try (StandIn s = standIn(DemoJob.SALT_RAKE.job())) {
+            byte[] much = "x".repeat(1 << 20).getBytes(StandardCharsets.US_ASCII);
+            int[] sent = {0};
+            try (Socket flood = new Socket(InetAddress.getLoopbackAddress(), s.port())) {
+                assertThatThrownBy(() -> {
+                            for (; sent[0] < 100; sent[0]++) {
+                                flood.getOutputStream().write(much);
+                            }
+                        })
+                        .isInstanceOf(IOException.class);
+            }
+            List<Socket> idle = new ArrayList<>();
+            for (int i = 0; i < 200; i++) {
+                idle.add(new Socket(InetAddress.getLoopbackAddress(), s.port()));
+            }
+            int hungUp = 0;
+            for (Socket one : idle.subList(StandIn.MOST_TALKING + 1, 200)) {
+                one.setSoTimeout(3000);
+                hungUp += one.getInputStream().read() < 0 ? 1 : 0;
+            }
+            assertThat(hungUp).isEqualTo(200 - StandIn.MOST_TALKING - 1);
+            for (Socket one : idle) {
+                one.close();
+            }
+            String answer = null;
+            while (answer == null) {
+                try (Socket next = new Socket(InetAddress.getLoopbackAddress(), s.port())) {
+                    next.setSoTimeout(3000);
+                    next.getOutputStream().write("hello 2\n".getBytes(StandardCharsets.US_ASCII));
+                    answer = new BufferedReader(new InputStreamReader(next.getInputStream(), StandardCharsets.UTF_8))
+                            .readLine();
+                } catch (SocketException e) {
+                    // Not all of them are gone yet.
+                }
+            }
+            assertThat(answer).startsWith("hello 2");
         }
     }
 
