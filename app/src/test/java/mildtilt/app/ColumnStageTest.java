@@ -380,6 +380,7 @@ class ColumnStageTest {
         press(robot, "#put-bearing-0");
         assertThat(words(robot, "#supports-pane")).doesNotContain("floats");
         tab(robot, SideTab.RANGE);
+        AppWindow.until(() -> robot.lookup("#turn-rack").tryQuery().isPresent());
         assertThat(words(robot, "#range-pane"))
                 .contains("frame moved")
                 .contains("Rack turned in its clamps")
@@ -388,6 +389,7 @@ class ColumnStageTest {
         Point before = column().gearInput();
         press(robot, "#turn-rack");
         assertThat(column().gearInput().distanceTo(before)).isGreaterThan(1);
+        AppWindow.until(() -> robot.lookup("#turn-rack-by").tryQuery().isPresent());
         TextField by = robot.lookup("#turn-rack-by").queryAs(TextField.class);
         Point turned = column().gearInput();
         robot.interact(() -> {

@@ -7,7 +7,7 @@ import org.jspecify.annotations.Nullable;
 /** A value computed once, on first use. */
 public final class Lazy<T> {
 
-    private @Nullable Supplier<T> how;
+    private volatile @Nullable Supplier<T> how;
     private @Nullable T done;
 
     private Lazy(Supplier<T> how) {
@@ -16,6 +16,11 @@ public final class Lazy<T> {
 
     public static <T> Lazy<T> of(Supplier<T> how) {
         return new Lazy<>(how);
+    }
+
+    /** Whether it is there already, so that asking for it takes no time. */
+    public boolean isDone() {
+        return how == null;
     }
 
     public synchronized T get() {

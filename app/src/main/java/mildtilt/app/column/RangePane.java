@@ -10,6 +10,7 @@ import javafx.scene.layout.HBox;
 import mildtilt.app.controls.MeasureField;
 import mildtilt.app.forms.FactsPane;
 import mildtilt.app.workbench.AnalysisUpdate;
+import mildtilt.app.workbench.LatestTask;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.column.Column;
 import mildtilt.columnrange.AxleFollowing;
@@ -30,6 +31,11 @@ import mildtilt.units.Quantity;
  */
 public final class RangePane extends FactsPane {
 
+    private final LatestTask<Optional<GearTilt>> tilts = new LatestTask<>(
+            _ -> showAgain(),
+            problem -> bench.refuse(
+                    "How far the rack may be turned in its clamps could not be worked out: " + problem.getMessage()));
+
     public RangePane(Workbench bench) {
         super(bench, "range-pane");
         refresh();
@@ -43,7 +49,12 @@ public final class RangePane extends FactsPane {
         joints(c, f);
         shafts(c, f);
         f.following().ifPresent(this::following);
-        f.tilt().get().ifPresent(this::tilt);
+        // It goes through a hundred racks, which is too long for the interface thread.
+        if (f.tilt().isDone()) {
+            f.tilt().get().ifPresent(this::tilt);
+        } else {
+            tilts.ask(f.tilt()::get);
+        }
         push(c, f.push(), job.rules());
     }
 
