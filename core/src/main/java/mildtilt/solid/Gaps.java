@@ -12,6 +12,11 @@ public final class Gaps {
 
     private Gaps() {}
 
+    /** This thread's own: what one search leaves in it, the next may overwrite. */
+    static Gjk gjk() {
+        return GJK.get();
+    }
+
     /** @return where the two are nearest, and how near */
     public static Gap between(Solid first, Solid second) {
         return between(first, second, Double.POSITIVE_INFINITY);

@@ -106,7 +106,7 @@ final class MeshTree {
 
     /** What is looked for, and the best so far. */
     private static final class Search {
-        final Gjk gjk = new Gjk();
+        final Gjk gjk = Gaps.gjk();
         final Convex solid;
         double best;
         int triangle = -1;
