@@ -6,10 +6,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import javafx.application.Platform;
@@ -29,8 +27,6 @@ import org.slf4j.LoggerFactory;
 final class AnalysisRunner implements AutoCloseable {
 
     private static final Logger LOG = LoggerFactory.getLogger(AnalysisRunner.class);
-
-    private static final long LONGEST_WAIT_MS = 500;
 
     /** So many analyses are kept: the present one, the one it is compared with, and the one before. */
     private static final int KEPT = 3;
@@ -52,8 +48,6 @@ final class AnalysisRunner implements AutoCloseable {
     private final Consumer<AnalysisUpdate> done;
     private final Consumer<String> failed;
     private final Consumer<Boolean> busy;
-    /** On the worker alone. */
-    private CountDownLatch shown = new CountDownLatch(0);
     /** On the worker alone; the latest first. */
     private final Deque<Analysis> kept = new ArrayDeque<>();
 
@@ -78,7 +72,6 @@ final class AnalysisRunner implements AutoCloseable {
     }
 
     private void work() {
-        untilShown();
         Order order = waiting.getAndSet(null);
         if (order == null) {
             return;
@@ -151,24 +144,7 @@ final class AnalysisRunner implements AutoCloseable {
     }
 
     private void tell(AnalysisUpdate worked) {
-        shown = new CountDownLatch(1);
-        CountDownLatch mine = shown;
-        Platform.runLater(() -> {
-            done.accept(worked);
-            // Behind what the figures have set going on that thread.
-            Platform.runLater(mine::countDown);
-        });
-    }
-
-    /** Until the window has taken the last figures: while something is dragged they would else come faster than it draws. */
-    private void untilShown() {
-        try {
-            if (!shown.await(LONGEST_WAIT_MS, TimeUnit.MILLISECONDS)) {
-                LOG.debug("the window is slow to show figures");
-            }
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-        }
+        Platform.runLater(() -> done.accept(worked));
     }
 
     /** Empty where it can't be worked out: what is compared with must not hinder what is there now. */
