@@ -127,6 +127,7 @@ class SurveyStageTest {
         app.chosen = Files.writeString(
                 AppWindow.temporary().resolve("bay.csv"),
                 "mark,z cm,x cm,y cm\nsill left,31,-80,62\nsill right,31.2,-80,-62\n");
+        AppWindow.until(() -> robot.lookup("#survey-csv").tryQuery().isPresent());
         Platform.runLater(
                 () -> robot.lookup("#survey-csv").queryAs(ButtonBase.class).fire());
         AppWindow.until(() -> robot.lookup("#points-x").tryQuery().isPresent());
