@@ -376,7 +376,7 @@ public final class Clearances {
         return Double.isNaN(least) ? Double.POSITIVE_INFINITY : least;
     }
 
-    /** The gap at a place, exact where it is less by no more than some mm above the least so far, which it may become. */
+    /** The gap at a place, exact where it is below the least so far and some mm more; it may become the least. */
     private static double gapThere(NearestSoFar p, Configuration there, double carried) {
         // A larger one leaves nothing smaller in the stretch.
         double g = p.gapAt(there, p.best + carried);

@@ -25,7 +25,7 @@ import mildtilt.units.LengthUnit;
 import mildtilt.units.Quantity;
 import org.junit.jupiter.api.Test;
 
-/** The guide follows one vehicle: what it quotes is what the program says of that, and where it leads there is something. */
+/** The guide follows one vehicle: it quotes what the program says of that, and its links lead somewhere. */
 class GuideTest {
 
     private static final Path DOCS = Path.of("..", "docs");

@@ -49,7 +49,7 @@ public final class RangePane extends FactsPane {
         joints(c, f);
         shafts(c, f);
         f.following().ifPresent(this::following);
-        // It goes through a hundred racks, which is too long for the interface thread.
+        // Too long for the interface thread; while this pane is open it comes with the analysis.
         if (f.tilt().isDone()) {
             f.tilt().get().ifPresent(this::tilt);
         } else {

@@ -16,7 +16,9 @@ import javafx.scene.layout.Region;
 import javafx.stage.Stage;
 import javafx.stage.Window;
 
-/** The guide in a window of its own, which may stand open beside the work: the questions on the left, the page beside. */
+/**
+ * The guide in a window of its own, which may stay open during the work: the questions on the left, the page beside them.
+ */
 public final class GuideWindow {
 
     private static final double WIDTH = 980;

@@ -164,7 +164,8 @@ public final class Tour extends HBox {
                         () -> cured(Fault.STUD_DOES_NOT_SEAT),
                         () -> cure(Fault.STUD_DOES_NOT_SEAT, 0)),
                 new Step(
-                        "No stop is left: you know the five moves. Begin your own from the job's menu, Start page. F1 opens the guide, Ctrl+K finds anything. "
+                        "No stop is left: you know the five moves. Begin your own from the job's menu, Start page. "
+                                + "F1 opens the guide, Ctrl+K finds anything. "
                                 + "Nothing here approves a design: local rules and licensed practice come first.",
                         () -> at(WorkStage.COLUMN, ViewChoice.SIDE, SideTab.FINDINGS),
                         () -> node("#job-menu"),

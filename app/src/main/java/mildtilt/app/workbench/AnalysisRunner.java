@@ -31,8 +31,11 @@ final class AnalysisRunner implements AutoCloseable {
     /** So many analyses are kept: the present one, the one it is compared with, and the one before. */
     private static final int KEPT = 3;
 
-    /** @param looked at findings: what their remedies would do is worked out, too */
-    private record Order(Job job, Optional<Job> before, Catalogue catalogue, List<Finding> looked) {
+    /**
+     * @param looked at findings: what their remedies would do is worked out, too
+     * @param tilt whether how far the rack may be turned in its clamps is looked at, too
+     */
+    private record Order(Job job, Optional<Job> before, Catalogue catalogue, List<Finding> looked, boolean tilt) {
 
         boolean looksAt(Finding f) {
             return looked.stream().anyMatch(l -> l.same(f) && l.element().equals(f.element()));
@@ -65,8 +68,8 @@ final class AnalysisRunner implements AutoCloseable {
         this.busy = busy;
     }
 
-    void request(Job job, Optional<Job> before, Catalogue catalogue, List<Finding> looked) {
-        if (waiting.getAndSet(new Order(job, before, catalogue, List.copyOf(looked))) == null) {
+    void request(Job job, Optional<Job> before, Catalogue catalogue, List<Finding> looked, boolean tilt) {
+        if (waiting.getAndSet(new Order(job, before, catalogue, List.copyOf(looked), tilt)) == null) {
             worker.execute(this::work);
         }
     }
@@ -103,6 +106,9 @@ final class AnalysisRunner implements AutoCloseable {
     private void analyse(Order order) {
         Analysis now = analysis(order.job, order.catalogue);
         Optional<Analysis> before = order.before.flatMap(b -> analysisOfBefore(b, order.catalogue));
+        if (order.tilt) {
+            tiltOfRack(now);
+        }
         if (effectsOf != now) {
             effects.clear();
             effectsOf = now;
@@ -122,6 +128,15 @@ final class AnalysisRunner implements AutoCloseable {
         }
         if (!missing.isEmpty()) {
             tell(new AnalysisUpdate(now, before, Map.copyOf(effects), true));
+        }
+    }
+
+    /** Where it can't be worked out the pane that shows it says so; all other figures stand. */
+    private static void tiltOfRack(Analysis now) {
+        try {
+            now.column().ifPresent(c -> c.tilt().get());
+        } catch (RuntimeException e) {
+            LOG.warn("how far the rack may be turned could not be worked out", e);
         }
     }
 

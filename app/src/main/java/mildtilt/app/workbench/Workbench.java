@@ -562,7 +562,8 @@ public final class Workbench implements AutoCloseable {
 
     private void requestAnalysis() {
         effectsAsked = dragStart.isEmpty() && findingsSeen();
-        runner.request(job(), before(), catalogue.get(), effectsAsked ? looked : List.of());
+        runner.request(
+                job(), before(), catalogue.get(), effectsAsked ? looked : List.of(), sideTab.get() == SideTab.RANGE);
     }
 
     /** What a finding's remedies would do is wanted from now on, until others are looked at. */

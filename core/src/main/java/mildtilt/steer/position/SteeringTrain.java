@@ -112,7 +112,11 @@ public final class SteeringTrain {
         return new AxlePose(steeringWheelDeg, gear, solver.pose(Math.toRadians(gear), travelLeft, travelRight));
     }
 
-    /** A column that has followed the axle to one travel. @param locked the joint that can't turn there, if one can't */
+    /**
+     * A column that has followed the axle to one travel.
+     *
+     * @param locked the joint that can't turn there, if one can't
+     */
     private record Followed(
             double travelLeft, double travelRight, FollowingColumn.Turning turning, Optional<CannotAssemble> locked) {}
 
