@@ -33,12 +33,11 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** Without eyes for colour, without a mouse, without knowing the words. */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(WindowExtension.class)
 class AccessibilityTest {
 
     private AppWindow app;

@@ -52,12 +52,11 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** The clearance stage as its users work in it: put things in the way, see what touches, look at it, take a route. */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(WindowExtension.class)
 class ClearanceStageTest {
 
     private AppWindow app;

@@ -64,12 +64,11 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** The column stage in the real window: forks dragged round, joints bent, the train changed, rules and parts chosen. */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(WindowExtension.class)
 class ColumnStageTest {
 
     private AppWindow app;

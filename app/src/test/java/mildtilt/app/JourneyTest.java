@@ -39,12 +39,11 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** The whole job as a fabricator does it, with mouse and keys, in the real window. */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(WindowExtension.class)
 class JourneyTest {
 
     private AppWindow app;

@@ -19,7 +19,6 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
@@ -28,7 +27,7 @@ import org.testfx.util.WaitForAsyncUtils;
  * text cut
  * off, no figure on another or on a dark line.
  */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(WindowExtension.class)
 class LayoutTest {
 
     private static final double[][] SIZES = {{1100, 700}, {1280, 800}, {1920, 1080}};

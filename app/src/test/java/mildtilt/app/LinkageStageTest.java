@@ -47,12 +47,11 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** The linkage stage as a fabricator uses it, in the real window, on vehicles of every kind. */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(WindowExtension.class)
 class LinkageStageTest {
 
     private AppWindow app;

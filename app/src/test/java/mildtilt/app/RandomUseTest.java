@@ -49,7 +49,6 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
@@ -58,7 +57,7 @@ import org.testfx.util.WaitForAsyncUtils;
  * can be worked out at the end. Some
  * seconds in every test run; an hour with -Dmildtilt.random.seconds=3600.
  */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(WindowExtension.class)
 class RandomUseTest {
 
     private static final Duration FOR = Duration.ofSeconds(Integer.getInteger("mildtilt.random.seconds", 8));

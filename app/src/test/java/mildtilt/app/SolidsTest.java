@@ -26,13 +26,12 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** The solids, for which the window is drawn by OpenGL: in a run of their own, as the rest does without it. */
 @Tag("solids")
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(WindowExtension.class)
 class SolidsTest {
 
     private AppWindow app;

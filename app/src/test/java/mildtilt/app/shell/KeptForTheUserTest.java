@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
+import mildtilt.app.WindowExtension;
 import mildtilt.app.workbench.ViewChoice;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
@@ -16,14 +17,13 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.util.WaitForAsyncUtils;
 
 /**
  * What is remembered from one start to the next: recent jobs and the layout of each stage. Damage to it never stops a
  * start.
  */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(WindowExtension.class)
 class KeptForTheUserTest {
 
     @TempDir

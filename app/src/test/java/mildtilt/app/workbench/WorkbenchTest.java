@@ -11,6 +11,7 @@ import java.util.concurrent.atomic.AtomicReference;
 import javafx.application.Platform;
 import mildtilt.analysis.Analysis;
 import mildtilt.analysis.Headline;
+import mildtilt.app.WindowExtension;
 import mildtilt.app.workbench.Workbench.Message;
 import mildtilt.clearance.PairGap;
 import mildtilt.findings.Finding;
@@ -30,11 +31,10 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** The document and its history, on the interface thread but without a window. */
-@ExtendWith(ApplicationExtension.class)
+@ExtendWith(WindowExtension.class)
 class WorkbenchTest {
 
     private static final PointId HUB = new PointId.Hub();
