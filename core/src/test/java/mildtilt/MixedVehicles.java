@@ -16,6 +16,7 @@ import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.beam.Bar;
 import mildtilt.linkage.beam.BarTilt;
 import mildtilt.linkage.beam.BeamKind;
+import mildtilt.linkage.beam.SidewaysKind;
 import mildtilt.linkage.corner.Corner;
 import mildtilt.linkage.corner.JointTilt;
 import mildtilt.linkage.rods.Rod;
@@ -64,7 +65,8 @@ public enum MixedVehicles {
             1600,
             3000,
             820,
-            j -> j.editAxle(a -> relayed(a).editRodEnds(Rod.DRAG_LINK, e -> e.withPlay(Optional.of(3.0))))),
+            j -> j.editAxle(a -> sideways(relayed(a), SidewaysKind.WATT_ON_AXLE)
+                    .editRodEnds(Rod.DRAG_LINK, e -> e.withPlay(Optional.of(3.0))))),
     SWING_BEAMS_AND_RELAY_ARM(
             AxleChoice.SWING_BEAMS,
             GearChoice.BOX_TO_SWING_BEAM,
@@ -85,8 +87,10 @@ public enum MixedVehicles {
             1450,
             2400,
             700,
-            j -> withAllThatIsCarried(j.editAxle(a -> a.withBeam(BeamKind.RADIUS_ARMS.usual(
-                    a.beamDesign(), a.track(), a.beam().orElseThrow().trackBar())))));
+            j -> withAllThatIsCarried(j.editAxle(a -> sideways(
+                    a.withBeam(BeamKind.RADIUS_ARMS.usual(
+                            a.beamDesign(), a.track(), a.beam().orElseThrow().sideways())),
+                    SidewaysKind.WATT_ON_FRAME))));
 
     private static final Map<MixedVehicles, Job> JOBS = new ConcurrentHashMap<>();
 
@@ -102,6 +106,10 @@ public enum MixedVehicles {
     /** Worked out once. */
     public Job job() {
         return JOBS.computeIfAbsent(this, v -> v.changed.apply(v.begun.job(LocalDate.of(2026, 4, 20))));
+    }
+
+    private static SteeredAxle sideways(SteeredAxle a, SidewaysKind by) {
+        return a.withBeam(a.beam().orElseThrow().withSideways(by.usual(a.beamDesign(), a.track())));
     }
 
     /** Each lower arm as two links, their joints at the knuckle a little apart. */

@@ -171,6 +171,15 @@ public enum Headline {
             "Degrees both wheels steer to the left for a degree of the body leaning left.",
             steering(SteerFigures::rollSteer),
             LINKAGE),
+    BRAKE_STEER(
+            "brake_steer_deg_per_deg",
+            "Brake steer, per degree",
+            Unit.ANGLE,
+            NEARER_0,
+            "Within 0.2° for a degree of wind-up; soft leaf springs wind up several degrees.",
+            "Degrees both wheels steer to the left for a degree that braking winds the axle up on its springs.",
+            steering(SteerFigures::brakeSteer),
+            LINKAGE),
     CAMBER(
             "camber_left_deg",
             "Camber, left",

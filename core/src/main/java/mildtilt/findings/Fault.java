@@ -93,6 +93,7 @@ public enum Fault {
     GEAR_OVERTRAVELS(UNEVEN, "Gear has travel left at full lock"),
     BUMP_STEER(UNEVEN, "Bump steer above the target"),
     ROLL_STEER(UNEVEN, "Roll steer above the usual range"),
+    BRAKE_STEER(UNEVEN, "Braking steers the wheels"),
     FREE_PLAY(UNEVEN, "Wheels turn by themselves"),
     RAKED_ROD(UNEVEN, "Tie rod raked in plan"),
     TURNS_FURTHER_IN(UNEVEN, "Turns itself further in in a bend"),

@@ -32,9 +32,17 @@ public final class AxleSolver {
 
     /** @throws ImpossibleGeometryException if a rod or arm has no length */
     public AxleSolver(SteeredAxle axle) {
+        this(
+                axle,
+                axle.beam()
+                        .map(b -> b.placer(axle.beamDesign(), axle.track()))
+                        .orElseGet(() -> fixed(axle.beamDesign())));
+    }
+
+    private AxleSolver(SteeredAxle axle, BeamPlacer placer) {
         this.axle = axle;
+        this.placer = placer;
         beamDesign = axle.beamDesign();
-        placer = axle.beam().map(b -> b.placer(beamDesign, axle.track())).orElseGet(() -> fixed(beamDesign));
         motion = axle.linkage().motion(axle);
         lengths.putAll(motion.lengths());
         if (!axle.oneTieRod()) {
@@ -42,6 +50,13 @@ public final class AxleSolver {
             lengths.put(Rod.RIGHT_TIE_ROD, motion.corners().rodLength(Side.RIGHT));
         }
         rodEnds = new RodEndAngles(axle);
+    }
+
+    /** The same with a beam axle wound up on its springs; empty where it is no beam, or held against that. @param noseUp rad */
+    public static Optional<AxleSolver> woundUp(SteeredAxle axle, double noseUp) {
+        return axle.beam()
+                .flatMap(b -> b.woundUp(axle.beamDesign(), axle.track(), noseUp))
+                .map(placer -> new AxleSolver(axle, placer));
     }
 
     public SteeredAxle axle() {

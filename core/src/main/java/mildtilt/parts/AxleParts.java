@@ -57,6 +57,9 @@ import mildtilt.linkage.beam.LeafSprung;
 import mildtilt.linkage.beam.Link;
 import mildtilt.linkage.beam.Linked;
 import mildtilt.linkage.beam.RadiusArms;
+import mildtilt.linkage.beam.Sideways;
+import mildtilt.linkage.beam.TrackBar;
+import mildtilt.linkage.beam.WattLinkage;
 import mildtilt.linkage.corner.Corner;
 import mildtilt.linkage.corner.JointTilt;
 import mildtilt.linkage.corner.WheelLimits;
@@ -353,12 +356,42 @@ public final class AxleParts {
             .or("bell_crank", BELL_CRANK)
             .or("shuttle", SHUTTLE);
 
-    private static final Part<Beam.TrackBar> TRACK_BAR = Part.of(Beam.TrackBar.class)
+    private static final Part<TrackBar> TRACK_BAR = Part.of(TrackBar.class)
             .needs("bodyEnd", "body_end_mm", ANYWHERE, "on the frame")
             .needs("axleEnd", "axle_end_mm", ANYWHERE, "on the axle")
             .help("a track bar");
 
-    private static final String BAR_HELP = "leave out where the springs alone hold it sideways";
+    private static final Part<WattLinkage.Rod> WATT_ROD = Part.of(WattLinkage.Rod.class)
+            .needs("outer", "outer_end_mm", ANYWHERE, "away from the crank")
+            .needs("crank", "crank_end_mm", ANYWHERE, "on the crank")
+            .help("a rod of a Watt linkage");
+
+    private static final Part<WattLinkage> WATT = Part.of(WattLinkage.class)
+            .inline(
+                    "pin",
+                    axis(
+                            "pin_point_mm",
+                            "a point on the pin the crank turns on",
+                            "pin_axis",
+                            "along the pin: fore and aft where the crank stands up, upright where it lies flat",
+                            "Crank pin"))
+            .needs("left", "left_rod", new Group<>(WATT_ROD), "the rod that goes out to the left")
+            .needs("right", "right_rod", new Group<>(WATT_ROD), "the rod that goes out to the right")
+            .omits(
+                    "pinOnFrame",
+                    "pin_on_frame",
+                    new Flag(),
+                    false,
+                    "true where the crank is on the frame and the rods go to the axle")
+            .help("a Watt linkage");
+
+    /** Neither where the springs alone, or spread links, hold it sideways. */
+    private static final Form<Sideways> SIDEWAYS = Form.Either.<Sideways>of(
+                    "an axle is held sideways by a \"track_bar\" or by a \"watt_linkage\", not by both",
+                    "what holds the axle sideways; neither where springs or spread links do")
+            .under("track_bar", TRACK_BAR)
+            .under("watt_linkage", WATT)
+            .otherwise(Part.of(Sideways.Unaided.class).help("nothing of its own"));
 
     private static final Part<Link> AXLE_LINK = Part.of(Link.class)
             .needs("bodyEnd", "body_end_mm", ANYWHERE, "on the frame")
@@ -374,9 +407,7 @@ public final class AxleParts {
     public static final Form<Beam> BEAM = Form.Kinds.<Beam>of("kind", "the axle beam that carries both kingpins")
             .or(
                     "sprung",
-                    Part.of(Beam.Sprung.class)
-                            .may("trackBar", "track_bar", new Group<>(TRACK_BAR), BAR_HELP)
-                            .help("on springs"))
+                    Part.of(Beam.Sprung.class).inline("sideways", SIDEWAYS).help("on springs"))
             .or(
                     "centre_pin",
                     Part.of(Beam.CentrePin.class)
@@ -398,7 +429,7 @@ public final class AxleParts {
                                     "right_spring",
                                     new Group<>(LEAF),
                                     "leave out if it is the mirror image of the left")
-                            .may("trackBar", "track_bar", new Group<>(TRACK_BAR), BAR_HELP)
+                            .inline("sideways", SIDEWAYS)
                             .help("on leaf springs, which also hold it"))
             .or(
                     "radius_arms",
@@ -409,7 +440,7 @@ public final class AxleParts {
                                     "right_arm",
                                     new Group<>(AXLE_LINK),
                                     "leave out if it is the mirror image of the left")
-                            .may("trackBar", "track_bar", new Group<>(TRACK_BAR), BAR_HELP)
+                            .inline("sideways", SIDEWAYS)
                             .help("on two radius arms fixed to it"))
             .or(
                     "links",
@@ -419,11 +450,7 @@ public final class AxleParts {
                                     "links",
                                     new Kind.Many<>(new Group<>(AXLE_LINK), Linked.LEAST, Linked.MOST),
                                     "three, with a track bar, or four")
-                            .may(
-                                    "trackBar",
-                                    "track_bar",
-                                    new Group<>(TRACK_BAR),
-                                    "leave out where two of four links are spread")
+                            .inline("sideways", SIDEWAYS)
                             .help("on three or four links"));
 
     private static final Part<SuspensionLink> LINK = Part.of(SuspensionLink.class)

@@ -1,5 +1,6 @@
 package mildtilt.parts;
 
+import static mildtilt.describe.Ranges.BRAKE_STEER;
 import static mildtilt.describe.Ranges.CLASS_LEAST;
 import static mildtilt.describe.Ranges.CLASS_SIZE;
 import static mildtilt.describe.Ranges.ENGAGEMENT;
@@ -85,6 +86,12 @@ public final class RuleParts {
                     SMALL,
                     U.lockApartDeg(),
                     "most that the inner wheel's lock differs from left to right (3)")
+            .omits(
+                    "brakeSteer",
+                    "brake_steer_deg",
+                    new Size(BRAKE_STEER),
+                    U.brakeSteer(),
+                    "most that the wheels steer for a degree that braking winds the axle up either way (0.2)")
             .help("what is usual of the wheels' geometry");
 
     public static final Part<Rules.VehicleClass> CLASS = Part.of(Rules.VehicleClass.class)

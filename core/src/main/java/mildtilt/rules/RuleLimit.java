@@ -26,7 +26,8 @@ public enum RuleLimit {
     TOE("Static toe of a wheel, at most", Unit.ANGLE),
     APART("Left and right steer axis differ by, at most", Unit.ANGLE),
     ROLL_STEER("Steer for a degree of roll, at most", Unit.ANGLE),
-    LOCK_APART("Left and right lock differ by, at most", Unit.ANGLE);
+    LOCK_APART("Left and right lock differ by, at most", Unit.ANGLE),
+    BRAKE_STEER("Steer for a degree of spring wind-up, most", Unit.ANGLE);
 
     private final String label;
     private final Unit unit;

@@ -203,7 +203,8 @@ public record Rules(
                         set(RuleLimit.TOE, g.toeDeg(), limit, v),
                         set(RuleLimit.APART, g.apartDeg(), limit, v),
                         set(RuleLimit.ROLL_STEER, g.rollSteer(), limit, v),
-                        set(RuleLimit.LOCK_APART, g.lockApartDeg(), limit, v)),
+                        set(RuleLimit.LOCK_APART, g.lockApartDeg(), limit, v),
+                        set(RuleLimit.BRAKE_STEER, g.brakeSteer(), limit, v)),
                 classes,
                 differ);
     }
@@ -268,6 +269,7 @@ public record Rules(
             case APART -> Optional.of(geometry.apartDeg());
             case ROLL_STEER -> Optional.of(geometry.rollSteer());
             case LOCK_APART -> Optional.of(geometry.lockApartDeg());
+            case BRAKE_STEER -> Optional.of(geometry.brakeSteer());
         };
     }
 

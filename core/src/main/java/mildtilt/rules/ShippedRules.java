@@ -31,7 +31,7 @@ public enum ShippedRules {
                     40,
                     0.5,
                     1,
-                    new WheelGeometry(1, 10, 5, 80, 0, 20, 120, 0.5, 0.5, 0.15, 3),
+                    new WheelGeometry(1, 10, 5, 80, 0, 20, 120, 0.5, 0.5, 0.15, 3, 0.2),
                     List.of(),
                     List.of(
                             "Welded steering shafts: some inspecting authorities forbid any weld in a steering shaft, some accept one made by a licensed welder and tested after, some leave it to the builder. Ask yours before cutting.",
@@ -57,7 +57,7 @@ public enum ShippedRules {
                     60,
                     0.3,
                     1.5,
-                    new WheelGeometry(1, 15, 5, 80, 0, 20, 120, 1, 0.5, 0.1, 3),
+                    new WheelGeometry(1, 15, 5, 80, 0, 20, 120, 1, 0.5, 0.1, 3, 0.2),
                     List.of(
                             new VehicleClass("Short wheelbase", 1200, 2100, 2000),
                             new VehicleClass("Long wheelbase", 2100, 3400, 2300)),
@@ -85,7 +85,7 @@ public enum ShippedRules {
                     25,
                     1,
                     0.5,
-                    new WheelGeometry(0, 15, 0, 120, 0, 25, 200, 1, 1, 0.3, 5),
+                    new WheelGeometry(0, 15, 0, 120, 0, 25, 200, 1, 1, 0.3, 5, 0.2),
                     List.of(),
                     List.of(
                             "Whether a slow vehicle needs inspection at all differs by place, by speed and by whether it ever crosses a road. Find out before it does.",

@@ -18,6 +18,8 @@ import mildtilt.geometry.ImpossibleGeometryException;
  * @param apartDeg most that caster or kingpin inclination of left and right may differ, degrees
  * @param rollSteer most that both wheels may steer for a degree of roll either way, degrees
  * @param lockApartDeg most that the inner wheel's lock to the left may differ from the one to the right, degrees
+ * @param brakeSteer most that both wheels may steer for a degree that braking winds the axle up on its springs, either way,
+ *     degrees
  */
 public record WheelGeometry(
         double casterMinDeg,
@@ -30,9 +32,10 @@ public record WheelGeometry(
         double toeDeg,
         double apartDeg,
         double rollSteer,
-        double lockApartDeg) {
+        double lockApartDeg,
+        double brakeSteer) {
 
-    public static final WheelGeometry USUAL = new WheelGeometry(1, 10, 5, 80, 0, 20, 120, 0.5, 0.5, 0.15, 3);
+    public static final WheelGeometry USUAL = new WheelGeometry(1, 10, 5, 80, 0, 20, 120, 0.5, 0.5, 0.15, 3, 0.2);
 
     /** @throws ImpossibleGeometryException naming the limit that can't be */
     public WheelGeometry {
@@ -40,9 +43,9 @@ public record WheelGeometry(
             throw new ImpossibleGeometryException(
                     "Of caster, trail and kingpin inclination the least must be below the most.");
         }
-        if (!(scrubMax > 0 && toeDeg > 0 && apartDeg > 0 && rollSteer > 0 && lockApartDeg > 0)) {
+        if (!(scrubMax > 0 && toeDeg > 0 && apartDeg > 0 && rollSteer > 0 && lockApartDeg > 0 && brakeSteer > 0)) {
             throw new ImpossibleGeometryException(
-                    "The limits of scrub, toe, roll steer and of what may differ from left to right must be above 0.");
+                    "The limits of scrub, toe, roll steer, brake steer and of what may differ from left to right must be above 0.");
         }
     }
 }

@@ -12,6 +12,7 @@ import mildtilt.job.Job;
 import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
 import mildtilt.linkage.SteeredAxle;
+import mildtilt.linkage.beam.WattLinkage;
 import mildtilt.linkage.corner.WheelTravel;
 
 /**
@@ -81,6 +82,12 @@ public record FixtureFigures(List<Place> places, List<Integer> pins) {
         return List.copyOf(best);
     }
 
+    private static boolean crankOnFrame(Optional<SteeredAxle> axle) {
+        return axle.flatMap(SteeredAxle::beam)
+                .filter(b -> b.sideways() instanceof WattLinkage w && w.pinOnFrame())
+                .isPresent();
+    }
+
     /** Whether it is on the frame, so that a fixture can hold it. */
     private static boolean held(Job job, PointId point) {
         Optional<SteeredAxle> axle = job.axle();
@@ -107,6 +114,8 @@ public record FixtureFigures(List<Place> places, List<Integer> pins) {
                             LINK_2_BODY,
                             LINK_3_BODY,
                             LINK_4_BODY -> true;
+                    case WATT_PIN -> crankOnFrame(axle);
+                    case LEFT_WATT_OUTER, RIGHT_WATT_OUTER -> !crankOnFrame(axle);
                     case TRACK_BAR_AXLE,
                             LEFT_SEAT,
                             LEFT_SHACKLE,
@@ -117,7 +126,9 @@ public record FixtureFigures(List<Place> places, List<Integer> pins) {
                             LINK_1_AXLE,
                             LINK_2_AXLE,
                             LINK_3_AXLE,
-                            LINK_4_AXLE -> false;
+                            LINK_4_AXLE,
+                            LEFT_WATT_CRANK,
+                            RIGHT_WATT_CRANK -> false;
                 };
             case PointId.OnCorner c ->
                 switch (c.which()) {

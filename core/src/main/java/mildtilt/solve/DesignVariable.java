@@ -13,6 +13,7 @@ import mildtilt.linkage.KnuckleArm;
 import mildtilt.linkage.LinkagePoint;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.beam.Beam;
+import mildtilt.linkage.beam.TrackBar;
 import mildtilt.units.Phrase;
 import mildtilt.units.Quantity;
 
@@ -123,8 +124,8 @@ public enum DesignVariable {
                                 .orElse(a));
                     case TRACK_BAR_HEIGHT ->
                         job.editAxle(a -> a.beam()
-                                .map(b -> a.withBeam(b.withBar(b.trackBar()
-                                        .map(t -> new Beam.TrackBar(
+                                .flatMap(b -> b.trackBar()
+                                        .map(t -> a.withBeam(b.withSideways(new TrackBar(
                                                 t.bodyEnd().plus(new Vector(0, 0, amount)), t.axleEnd())))))
                                 .orElse(a));
                     case WHEEL_DIAMETER ->

@@ -48,6 +48,7 @@ import mildtilt.suspension.KnucklePose;
  *     rises (the body leaning left, as in a turn to the right: above 0 it steers out of the turn, roll understeer);
  * empty
  *     where the wheels do not roll
+ * @param brakeSteer as {@link BrakeSteer} has it; empty where the axle does not wind up on springs
  * @param bumpSteer toe change of each wheel over the whole travel, straight ahead, peak to peak, degrees
  * @param normalBumpSteer the same over the normal travel alone
  * @param worstMiss largest miss of the job's own table of outer angles over the angles it covers, both ways, degrees;
@@ -83,6 +84,7 @@ public record SteerFigures(
         List<BumpRow> bump,
         List<BumpRow> roll,
         Optional<Double> rollSteer,
+        Optional<Double> brakeSteer,
         Map<Side, Double> bumpSteer,
         Map<Side, Double> normalBumpSteer,
         Optional<Double> worstMiss,

@@ -139,6 +139,7 @@ public final class SteerSweep {
                         ? List.of()
                         : travelled(both, both, grid.travelStepsEachWay(), WheelTravel.ROLL_ONLY),
                 rollSteer(both),
+                BrakeSteer.perDegree(train.requireAxle()),
                 toeSpread(vehicle.droop(), vehicle.bump()),
                 toeSpread(vehicle.normalDroop(), vehicle.normalBump()),
                 job.targets().outerTable().flatMap(t -> worstMiss(t, lockRight, lockLeft)),

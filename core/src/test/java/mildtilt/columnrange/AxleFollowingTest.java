@@ -26,6 +26,7 @@ import mildtilt.job.FixedPart;
 import mildtilt.job.Job;
 import mildtilt.linkage.MountedOn;
 import mildtilt.linkage.beam.Beam;
+import mildtilt.linkage.beam.TrackBar;
 import mildtilt.solid.Bounds;
 import mildtilt.steer.position.AxlePose;
 import mildtilt.steer.position.SteeringTrain;
@@ -38,8 +39,8 @@ class AxleFollowingTest {
 
     /** The same on springs, so that the axle also rises. */
     private static Job sprung() {
-        return SPRAYER.editAxle(a -> a.withBeam(
-                new Beam.Sprung(Optional.of(new Beam.TrackBar(new Point(60, 380, 470), new Point(60, -400, 430))))));
+        return SPRAYER.editAxle(
+                a -> a.withBeam(new Beam.Sprung(new TrackBar(new Point(60, 380, 470), new Point(60, -400, 430)))));
     }
 
     private static AxleFollowing figures(Job job) {

@@ -104,12 +104,12 @@ class AnyColumnTest {
      * A limit made stricter never finds less, one made laxer never more, and what it does not judge stays as it was.
      */
     @ParameterizedTest
-    // The carrier is alike left and right, has hardly any toe or roll steer, and any kingpin leans in by more than
-    // nothing.
+    // The carrier has no beam, is alike left and right, has hardly any toe or roll steer, and any kingpin leans in by
+    // more than nothing.
     @EnumSource(
             value = RuleLimit.class,
             mode = EnumSource.Mode.EXCLUDE,
-            names = {"KINGPIN_MIN", "TOE", "APART", "LOCK_APART", "ROLL_STEER"})
+            names = {"KINGPIN_MIN", "TOE", "APART", "LOCK_APART", "ROLL_STEER", "BRAKE_STEER"})
     void aStricterLimitNeverFindsLess(RuleLimit limit) {
         Judged judged = JUDGED.get(limit);
         int moved = 0;

@@ -29,6 +29,7 @@ import mildtilt.job.Variant;
 import mildtilt.linkage.RackTieRods;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.beam.Beam;
+import mildtilt.linkage.beam.Sideways;
 import mildtilt.linkage.corner.Corner;
 import mildtilt.linkage.corner.WheelLimits;
 import mildtilt.linkage.rods.RodTube;
@@ -104,7 +105,7 @@ class CautionsTest {
         RackAndPinion rack = new RackAndPinion(
                 new Point(arm.x(), 0, arm.z()), Direction.along(0, 1, 0), 600, arm.x() > 0 ? 44 : -44, 70);
         Job racked = platform.editAxle(a -> new SteeredAxle(rack, new RackTieRods(), a.beam(), a.left(), a.ownRight()));
-        for (Job onBeam : List.of(racked, racked.editAxle(a -> a.withBeam(new Beam.Sprung(Optional.empty()))))) {
+        for (Job onBeam : List.of(racked, racked.editAxle(a -> a.withBeam(new Beam.Sprung(Sideways.UNAIDED))))) {
             Finding f = find(onBeam, Fault.GEAR_ASSUMED_ON_FRAME).orElseThrow();
             assertThat(f.severity()).isEqualTo(Severity.LOOK);
             assertThat(f.element()).isEqualTo(new Element.GearElement());

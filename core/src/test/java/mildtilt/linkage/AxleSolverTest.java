@@ -18,6 +18,7 @@ import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.io.jobfile.DemoJob;
 import mildtilt.linkage.beam.Beam;
+import mildtilt.linkage.beam.TrackBar;
 import mildtilt.linkage.corner.Corner;
 import mildtilt.linkage.corner.WheelTravel;
 import mildtilt.linkage.rods.Rod;
@@ -135,7 +136,7 @@ class AxleSolverTest {
         axle.beam().ifPresent(b -> {
             Frame now = s.beam().orElseThrow();
             if (b instanceof Beam.Sprung sprung && sprung.trackBar().isPresent()) {
-                Beam.TrackBar bar = sprung.trackBar().get();
+                TrackBar bar = sprung.trackBar().get();
                 holds(now.carried(bar.axleEnd(), axle.beamDesign()), bar.bodyEnd(), bar.length());
             }
             if (b instanceof Beam.CentrePin pin) {

@@ -25,6 +25,8 @@ import mildtilt.kinematics.PoseSolver;
 import mildtilt.linkage.beam.Beam;
 import mildtilt.linkage.beam.Leaf;
 import mildtilt.linkage.beam.LeafSprung;
+import mildtilt.linkage.beam.Sideways;
+import mildtilt.linkage.beam.TrackBar;
 import mildtilt.linkage.corner.Corner;
 import mildtilt.suspension.DoubleWishbone;
 import mildtilt.suspension.Kingpin;
@@ -38,12 +40,12 @@ class GearOnAxleTest {
 
     private static final Beam PIN = new Beam.CentrePin(new Axis(new Point(15, 4, 390), Direction.along(1, 0, 0.06)));
     private static final Beam SPRUNG =
-            new Beam.Sprung(Optional.of(new Beam.TrackBar(new Point(-90, 330, 440), new Point(-85, -380, 395))));
+            new Beam.Sprung(new TrackBar(new Point(-90, 330, 440), new Point(-85, -380, 395)));
 
     private static final Beam LEAVES = new LeafSprung(
             new Leaf(new Point(520, 430, 400), new Point(0, 430, 440), new Point(-600, 430, 470)),
             Optional.empty(),
-            Optional.empty());
+            Sideways.UNAIDED);
 
     private static SteeredAxle onBeam(SteeredAxle a, Beam beam) {
         return new SteeredAxle(

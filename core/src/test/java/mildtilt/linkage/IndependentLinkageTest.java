@@ -12,6 +12,7 @@ import mildtilt.geometry.Side;
 import mildtilt.geometry.Vector;
 import mildtilt.io.jobfile.DemoJob;
 import mildtilt.linkage.beam.Beam;
+import mildtilt.linkage.beam.TrackBar;
 import mildtilt.linkage.rods.Rod;
 import mildtilt.suspension.Kingpin;
 import mildtilt.suspension.Knuckle;
@@ -140,7 +141,7 @@ class IndependentLinkageTest {
     void dragLinkWithTrackBarMatchesIndependentFigures() {
         SteeredAxle axle = DemoJob.BOG_TENDER.job().axle().orElseThrow();
         ArmGear gear = (ArmGear) axle.gear();
-        Beam.TrackBar bar = ((Beam.Sprung) axle.beam().orElseThrow()).trackBar().orElseThrow();
+        TrackBar bar = ((Beam.Sprung) axle.beam().orElseThrow()).trackBar().orElseThrow();
         DragLink.Attachment.OnKnuckle on = (DragLink.Attachment.OnKnuckle) ((DragLink) axle.linkage()).attachment();
         AxleSolver ours = new AxleSolver(axle);
         Point middle = axle.beamDesign().origin();

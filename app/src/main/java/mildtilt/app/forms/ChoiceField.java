@@ -23,6 +23,7 @@ import mildtilt.job.Job;
 public record ChoiceField(
         String id, String label, String meaning, List<String> options, int chosen, BiFunction<Job, Integer, Job> set) {
 
+    /** @param all that can be chosen here, not always all there are */
     public static <T extends Enum<T>> ChoiceField of(
             String id, String label, T[] all, Function<T, String> words, T chosen, BiFunction<Job, T, Job> set) {
         return new ChoiceField(
@@ -30,7 +31,7 @@ public record ChoiceField(
                 label,
                 "",
                 Arrays.stream(all).map(words).toList(),
-                chosen.ordinal(),
+                Arrays.asList(all).indexOf(chosen),
                 (j, i) -> set.apply(j, all[i]));
     }
 

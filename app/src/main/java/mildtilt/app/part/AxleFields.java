@@ -42,6 +42,7 @@ import mildtilt.linkage.beam.Bar;
 import mildtilt.linkage.beam.BarTilt;
 import mildtilt.linkage.beam.Beam;
 import mildtilt.linkage.beam.BeamKind;
+import mildtilt.linkage.beam.SidewaysKind;
 import mildtilt.linkage.corner.Corner;
 import mildtilt.linkage.corner.JointTilt;
 import mildtilt.linkage.rods.Rod;
@@ -144,9 +145,17 @@ final class AxleFields {
                                                     BeamKind::label,
                                                     BeamKind.of(b),
                                                     (j, kind) -> j.editAxle(a -> a.withBeam(
-                                                            kind.usual(a.beamDesign(), a.track(), b.trackBar()))))
+                                                            kind.usual(a.beamDesign(), a.track(), b.sideways()))))
                                             .meaning(
                                                     "What takes the axle fore and aft, sideways and in twist. Another one comes in usual sizes: move its points to where yours are.")));
+        }
+        if (element instanceof Element.BeamElement) {
+            axle.beam().ifPresent(b -> {
+                List<SidewaysKind> kinds = SidewaysKind.thatHold(b, axle.beamDesign(), axle.track());
+                if (kinds.size() > 1) {
+                    all.add(sideways(b, kinds));
+                }
+            });
         }
         if (element instanceof Element.DrivenRod && axle.linkage() instanceof DragLink d) {
             all.add(
@@ -205,6 +214,19 @@ final class AxleFields {
                             "What the pivot of the bell crank or relay arm, or the bar of the shuttle, is bolted to."));
         }
         return all;
+    }
+
+    private static ChoiceField sideways(Beam beam, List<SidewaysKind> kinds) {
+        return ChoiceField.of(
+                        AXLE.in("beam").in("sideways").id(),
+                        "Held sideways by",
+                        kinds.toArray(SidewaysKind[]::new),
+                        SidewaysKind::label,
+                        SidewaysKind.of(beam.sideways()),
+                        (j, kind) -> j.editAxle(a ->
+                                a.withBeam(a.beam().orElseThrow().withSideways(kind.usual(a.beamDesign(), a.track())))))
+                .meaning(
+                        "With a track bar the axle swings sideways as it rises, and the drag link should swing with it. A Watt linkage takes it nearly straight up. It comes in usual sizes: move its points to where yours are.");
     }
 
     /** Whether an arm is one piece or two separate links. */

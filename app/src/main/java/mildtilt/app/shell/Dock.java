@@ -14,6 +14,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import mildtilt.app.compare.CompareTable;
+import mildtilt.app.controls.Sliders;
 import mildtilt.app.controls.Wrap;
 import mildtilt.app.plot.PlotPane;
 import mildtilt.app.position.PositionPane;
@@ -29,8 +30,8 @@ final class Dock extends StackPane {
     private static final double NARROW = 860;
 
     private final Workbench bench;
-    private final Slider steer = new Slider();
-    private final Slider travel = new Slider();
+    private final Slider steer = Sliders.of(0, 100, 0);
+    private final Slider travel = Sliders.of(0, 100, 0);
     private final Label steerFigure = Wrap.whole("");
     private final Label travelFigure = Wrap.whole("");
     private boolean showing;

@@ -37,6 +37,7 @@ import javafx.scene.transform.Translate;
 import javafx.util.Duration;
 import mildtilt.app.controls.ColoredPane;
 import mildtilt.app.controls.Copying;
+import mildtilt.app.controls.Sliders;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
 import mildtilt.drawing.Elevation;
@@ -72,7 +73,7 @@ final class SolidSheet extends ColoredPane {
     private double pressedX;
     private double pressedY;
     private final HBox presets = new HBox(4);
-    private final Slider cut = new Slider(0, 1, 0);
+    private final Slider cut = Sliders.of(0, 1, 0);
     private final Consumer<Image> save;
     private final List<SolidHandle> handles = new ArrayList<>();
     private final PauseTransition rest = new PauseTransition(Duration.millis(450));

@@ -102,6 +102,7 @@ public enum WorkStage {
                     GEAR_OVERTRAVELS,
                     BUMP_STEER,
                     ROLL_STEER,
+                    BRAKE_STEER,
                     FREE_PLAY,
                     RAKED_ROD,
                     TURNS_FURTHER_IN,

@@ -16,6 +16,7 @@ import mildtilt.linkage.DragLink;
 import mildtilt.linkage.MountedOn;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.rules.WheelGeometry;
+import mildtilt.steer.BrakeSteer;
 import mildtilt.steer.SteerFigures;
 import mildtilt.steer.forces.WeightLift;
 import mildtilt.suspension.KnucklePose;
@@ -60,6 +61,7 @@ final class GeometryChecks {
         w.check("The steer axes left against right", new Element.Knuckles(), this::twins);
         w.check("The toe straight ahead", new Element.TieRods(), this::toe);
         w.check("Roll steer", new Element.TieRods(), this::rollSteer);
+        w.check("Brake steer", new Element.BeamElement(), this::brakeSteer);
         w.check("What the gear is fixed to", new Element.GearElement(), this::gearMount);
     }
 
@@ -256,5 +258,34 @@ final class GeometryChecks {
                                 ? "Roll understeer makes the vehicle run wide as it leans, and wander over uneven ground."
                                 : "Roll oversteer turns the vehicle in farther as it leans; it darts, and in a fast swerve it can spin.",
                         List.of())));
+    }
+
+    private void brakeSteer(List<Finding> all) {
+        figures.brakeSteer()
+                .filter(r -> Math.abs(r) > usual.brakeSteer())
+                .ifPresent(r -> all.add(new Finding(
+                        Fault.BRAKE_STEER,
+                        Severity.LOOK,
+                        new Element.DrivenRod(),
+                        Phrase.of(
+                                "For every degree that the brakes wind the axle up on its springs, the wheels steer {0} to "
+                                        + "the " + (r > 0 ? "left" : "right") + "; up to {1} is usual.",
+                                Quantity.angle(Math.abs(r)),
+                                Quantity.angle(usual.brakeSteer())),
+                        "Soft leaf springs wind up several degrees under hard braking, and the vehicle pulls to that side just "
+                                + "then. Links, radius arms or a brake reaction rod keep the axle from it.",
+                        level())));
+    }
+
+    /** The drag link's end on the axle brought to the height at which it is not pulled. */
+    private List<Remedy> level() {
+        SteeredAxle now = axle.orElseThrow();
+        return BrakeSteer.levelDrivenEnd(now)
+                .map(up -> List.of(new Remedy(
+                        Phrase.of(
+                                (up > 0 ? "Raise" : "Lower") + " the drag link's end on the axle by {0}",
+                                Quantity.length(Math.abs(up))),
+                        j -> j.editAxle(a -> BrakeSteer.drivenEndRaised(a, up)))))
+                .orElse(List.of());
     }
 }

@@ -23,6 +23,7 @@ import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.beam.Bar;
 import mildtilt.linkage.beam.BarTilt;
+import mildtilt.linkage.beam.WattLinkage;
 import mildtilt.linkage.corner.JointTilt;
 import mildtilt.linkage.corner.WheelTravel;
 import mildtilt.linkage.rods.Rod;
@@ -315,6 +316,12 @@ public record NotJudged(String matter, Element element, Phrase missing) {
                 }
             });
             group("Whether a joint of the suspension tilts too far", unknown, "the tilt it allows not given");
+            if (axle.beam().filter(b -> b.sideways() instanceof WattLinkage).isPresent()) {
+                add(
+                        "Whether an end of a Watt rod tilts too far",
+                        new Element.BeamElement(),
+                        "not worked out; cycle the axle by hand and look at all four");
+            }
         }
 
         void bushes(SteeredAxle axle) {

@@ -10,6 +10,8 @@ import mildtilt.job.Job;
 import mildtilt.linkage.DragLink;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.beam.Beam;
+import mildtilt.linkage.beam.TrackBar;
+import mildtilt.linkage.beam.WattLinkage;
 import mildtilt.linkage.corner.WheelTravel;
 import mildtilt.steer.BumpSteer;
 import mildtilt.steer.FrontView;
@@ -74,14 +76,15 @@ public final class BumpReasons {
             return Optional.empty();
         }
         Vector drag = BumpSteer.dragLink(axle, link, gear);
-        Optional<Beam.TrackBar> held = axle.beam().get().trackBar();
-        if (held.isEmpty()) {
+        if (!(axle.beam().get().sideways() instanceof TrackBar held)) {
             return Optional.of(Phrase.of(
                     "Seen from the front the drag link is {0} from level; as the axle rises it swings, and "
-                            + "without a track bar nothing swings with it.",
+                            + (axle.beam().get().sideways() instanceof WattLinkage
+                                    ? "a Watt linkage, which takes the axle straight up, does not."
+                                    : "without a track bar nothing swings with it."),
                     Quantity.angle(Math.abs(FrontView.slopeDeg(drag)))));
         }
-        Vector bar = held.get().axleEnd().minus(held.get().bodyEnd());
+        Vector bar = held.axleEnd().minus(held.bodyEnd());
         return Optional.of(Phrase.of(
                 "Seen from the front the drag link slopes {0} and the track bar {1}; parallel and of one length "
                         + "({2} and {3} now) they would swing alike.",

@@ -29,6 +29,7 @@ final class RangeJson {
         number(o, "normal_bump_steer_left_peak_to_peak_deg", s.normalBumpSteerDeg(Side.LEFT));
         number(o, "normal_bump_steer_right_peak_to_peak_deg", s.normalBumpSteerDeg(Side.RIGHT));
         optional(o, "roll_steer_deg_per_deg", s.rollSteer());
+        optional(o, "brake_steer_deg_per_deg", s.brakeSteer());
         ObjectNode limits = o.putObject("lock_limits");
         for (Side way : Side.values()) {
             ArrayNode hits = limits.putArray("turning_" + way.code());

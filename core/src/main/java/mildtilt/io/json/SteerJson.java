@@ -17,6 +17,7 @@ import mildtilt.linkage.AxleConfiguration;
 import mildtilt.linkage.Mechanism;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.beam.Beam;
+import mildtilt.linkage.beam.TrackBar;
 import mildtilt.linkage.rods.Rod;
 import mildtilt.steer.HandSwing;
 import mildtilt.steer.SteerFigures;
@@ -118,7 +119,7 @@ final class SteerJson {
     }
 
     private static Optional<Double> trackBar(Job job) {
-        return job.axle().flatMap(SteeredAxle::beam).flatMap(Beam::trackBar).map(Beam.TrackBar::length);
+        return job.axle().flatMap(SteeredAxle::beam).flatMap(Beam::trackBar).map(TrackBar::length);
     }
 
     private static ObjectNode steerRow(SteeredAxle axle, SteerRow r) {

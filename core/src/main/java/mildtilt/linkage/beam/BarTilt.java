@@ -24,12 +24,15 @@ public record BarTilt(BeamPart part, boolean onAxle, Direction bolt, double allo
         }
     }
 
-    /** Whether a bar has such an end: springs bend, and a radius arm is clamped to the axle. */
+    /**
+     * Whether a bar has such an end: springs bend, a radius arm is clamped to the axle, and the bolts of Watt rods lie as the
+     * crank's pin does.
+     */
     public static boolean tilts(BeamPart part, boolean onAxle) {
         return switch (part) {
             case TRACK_BAR, AXLE_LINK_1, AXLE_LINK_2, AXLE_LINK_3, AXLE_LINK_4 -> true;
             case LEFT_RADIUS_ARM, RIGHT_RADIUS_ARM -> !onAxle;
-            case LEFT_SPRING, RIGHT_SPRING -> false;
+            case LEFT_SPRING, RIGHT_SPRING, WATT_CRANK, LEFT_WATT_ROD, RIGHT_WATT_ROD -> false;
         };
     }
 

@@ -2,11 +2,12 @@ package mildtilt.linkage.beam;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Frame;
 import mildtilt.geometry.ImpossibleGeometryException;
-import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
+import mildtilt.kinematics.Body;
 
 /** A beam axle that carries both kingpins. */
 public sealed interface Beam permits Beam.Sprung, Beam.CentrePin, LeafSprung, RadiusArms, Linked {
@@ -18,61 +19,91 @@ public sealed interface Beam permits Beam.Sprung, Beam.CentrePin, LeafSprung, Ra
     double NO_RISE = 1e-9;
 
     /**
-     * On springs: it rises, rolls, and is held sideways by a track bar. Springs and arms that also move it fore
+     * On springs: it rises, rolls, and is held sideways. Springs and arms that also move it fore
      * and aft or wind it up are {@link LeafSprung}, {@link RadiusArms} and {@link Linked}.
      *
-     * @param trackBar empty where the springs alone hold it sideways, taken as rigid
+     * @param sideways unaided where the springs alone hold it, taken as rigid
      */
-    record Sprung(Optional<TrackBar> trackBar) implements Beam {
+    record Sprung(Sideways sideways) implements Beam {
 
         @Override
         public String label() {
             return "beam axle on springs";
         }
 
-        /** Straight up and down, rolled about the level fore-and-aft line, then pulled sideways by its track bar. */
+        /**
+         * Straight up and down, rolled about the level fore-and-aft line, then pulled sideways: by a track bar in closed
+         * form, by a Watt linkage with the beam and its crank solved as bodies.
+         */
         @Override
         public BeamPlacer placer(Frame design, double track) {
-            return (left, right) -> {
-                double sine = (left - right) / track;
-                if (Math.abs(sine) > MOST_SINE) {
-                    return BeamPlacer.Place.outOfReach(Math.abs(left - right) - MOST_SINE * track);
-                }
-                double cosine = Math.cos(Math.asin(sine));
-                Frame risen = new Frame(
-                        design.origin().plus(Vector.Z.times((left + right) / 2)),
-                        Vector.X,
-                        new Vector(0, cosine, sine),
-                        new Vector(0, -sine, cosine));
-                return trackBar.map(bar -> pulled(risen, design, bar)).orElseGet(() -> BeamPlacer.Place.at(risen));
+            return switch (sideways) {
+                case TrackBar bar -> (left, right) -> risen(design, track, left, right, at -> pulled(at, design, bar));
+                case Sideways.Unaided _ -> (left, right) -> risen(design, track, left, right, BeamPlacer.Place::at);
+                case WattLinkage _ -> asBody(design, track, 0);
             };
+        }
+
+        private static BeamPlacer.Place risen(
+                Frame design, double track, double left, double right, Function<Frame, BeamPlacer.Place> sideways) {
+            double sine = (left - right) / track;
+            if (Math.abs(sine) > MOST_SINE) {
+                return BeamPlacer.Place.outOfReach(Math.abs(left - right) - MOST_SINE * track);
+            }
+            double cosine = Math.cos(Math.asin(sine));
+            return sideways.apply(new Frame(
+                    design.origin().plus(Vector.Z.times((left + right) / 2)),
+                    Vector.X,
+                    new Vector(0, cosine, sine),
+                    new Vector(0, -sine, cosine)));
+        }
+
+        /** About the line through the wheel centres. */
+        @Override
+        public Optional<BeamPlacer> woundUp(Frame design, double track, double noseUp) {
+            return Optional.of(asBody(design, track, noseUp));
+        }
+
+        /** The same by the general solver. */
+        HeldBeam asBody(Frame design, double track, double noseUp) {
+            return new HeldBeam(
+                    design,
+                    track,
+                    (s, beam, lean) -> {
+                        s.held(beam, design.origin(), Vector.X.direction())
+                                // Nose up is left-handed about the vehicle's left.
+                                .drivenSquare(Vector.X, Vector.Y.direction(), lean, beam, Vector.Z)
+                                .square(Body.FRAME, Vector.X, beam, Vector.Y);
+                        sideways.hold(s, beam, design.origin());
+                    },
+                    (_, _) -> -noseUp);
         }
 
         /** Until the track bar is as long as it is: a line met with a sphere. */
         private static BeamPlacer.Place pulled(Frame risen, Frame design, TrackBar bar) {
-            Vector w = risen.carried(bar.axleEnd, design).minus(bar.bodyEnd);
+            Vector w = risen.carried(bar.axleEnd(), design).minus(bar.bodyEnd());
             double square = bar.length() * bar.length() - w.x() * w.x() - w.z() * w.z();
             if (square < 0) {
                 return BeamPlacer.Place.held(BeamPart.TRACK_BAR.label(), Math.hypot(w.x(), w.z()) - bar.length());
             }
-            double across = Math.signum(bar.axleEnd.y() - bar.bodyEnd.y()) * Math.sqrt(square);
+            double across = Math.signum(bar.axleEnd().y() - bar.bodyEnd().y()) * Math.sqrt(square);
             Vector shift = new Vector(0, across - w.y(), 0);
             return BeamPlacer.Place.at(new Frame(risen.origin().plus(shift), risen.e(), risen.f(), risen.g()));
         }
 
         @Override
         public List<BeamPoint> points() {
-            return trackBarPoints();
+            return sideways.points(this::withSideways);
         }
 
         @Override
         public List<Bar> bars() {
-            return trackBarBars();
+            return sideways.bars();
         }
 
         @Override
-        public Sprung withBar(Optional<TrackBar> bar) {
-            return new Sprung(bar);
+        public Sprung withSideways(Sideways by) {
+            return new Sprung(by);
         }
     }
 
@@ -124,28 +155,13 @@ public sealed interface Beam permits Beam.Sprung, Beam.CentrePin, LeafSprung, Ra
         }
 
         @Override
-        public Optional<TrackBar> trackBar() {
-            return Optional.empty();
+        public Sideways sideways() {
+            return Sideways.UNAIDED;
         }
 
         @Override
-        public CentrePin withBar(Optional<TrackBar> bar) {
+        public CentrePin withSideways(Sideways by) {
             return this;
-        }
-    }
-
-    /** @param bodyEnd on the frame, mm; @param axleEnd on the beam, mm */
-    record TrackBar(Point bodyEnd, Point axleEnd) {
-
-        /** @throws ImpossibleGeometryException if it has no length */
-        public TrackBar {
-            if (bodyEnd.distanceTo(axleEnd) < 1) {
-                throw new ImpossibleGeometryException("The track bar has no length.");
-            }
-        }
-
-        public double length() {
-            return bodyEnd.distanceTo(axleEnd);
         }
     }
 
@@ -160,35 +176,29 @@ public sealed interface Beam permits Beam.Sprung, Beam.CentrePin, LeafSprung, Ra
      */
     BeamPlacer placer(Frame design, double track);
 
+    /**
+     * The same with the axle wound up on its springs, as brakes and drive do; empty where links, arms or a pin keep it from
+     * that.
+     *
+     * @param noseUp rad
+     */
+    default Optional<BeamPlacer> woundUp(Frame design, double track, double noseUp) {
+        return Optional.empty();
+    }
+
     /** What can be measured and moved of what holds it. */
     List<BeamPoint> points();
 
     /** What stands between it and the frame. */
     List<Bar> bars();
 
-    Optional<TrackBar> trackBar();
+    Sideways sideways();
 
-    /** With another track bar or none; a beam that has no room for one stays as it is. */
-    Beam withBar(Optional<TrackBar> bar);
+    /** Held sideways by something else; a beam on a pin stays as it is. */
+    Beam withSideways(Sideways by);
 
-    /** The ends of the track bar, if it has one. */
-    default List<BeamPoint> trackBarPoints() {
-        return trackBar()
-                .map(t -> List.of(
-                        new BeamPoint(
-                                BeamPoint.Which.TRACK_BAR_BODY,
-                                t.bodyEnd(),
-                                p -> withBar(Optional.of(new TrackBar(p, t.axleEnd())))),
-                        new BeamPoint(
-                                BeamPoint.Which.TRACK_BAR_AXLE,
-                                t.axleEnd(),
-                                p -> withBar(Optional.of(new TrackBar(t.bodyEnd(), p))))))
-                .orElse(List.of());
-    }
-
-    default List<Bar> trackBarBars() {
-        return trackBar()
-                .map(t -> List.of(new Bar(BeamPart.TRACK_BAR, t.bodyEnd(), t.axleEnd(), List.of())))
-                .orElse(List.of());
+    /** The track bar, if that is what holds it sideways. */
+    default Optional<TrackBar> trackBar() {
+        return sideways() instanceof TrackBar bar ? Optional.of(bar) : Optional.empty();
     }
 }

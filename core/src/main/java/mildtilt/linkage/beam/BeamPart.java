@@ -10,7 +10,10 @@ public enum BeamPart {
     AXLE_LINK_1("axle link 1"),
     AXLE_LINK_2("axle link 2"),
     AXLE_LINK_3("axle link 3"),
-    AXLE_LINK_4("axle link 4");
+    AXLE_LINK_4("axle link 4"),
+    WATT_CRANK("Watt crank"),
+    LEFT_WATT_ROD("left Watt rod"),
+    RIGHT_WATT_ROD("right Watt rod");
 
     private final String label;
 

@@ -35,7 +35,12 @@ public record BeamPoint(Which which, Point at, Function<Point, Beam> moved) {
         LINK_3_BODY("axle_link_3.body_end", "axle link 3, frame end"),
         LINK_3_AXLE("axle_link_3.axle_end", "axle link 3, axle end"),
         LINK_4_BODY("axle_link_4.body_end", "axle link 4, frame end"),
-        LINK_4_AXLE("axle_link_4.axle_end", "axle link 4, axle end");
+        LINK_4_AXLE("axle_link_4.axle_end", "axle link 4, axle end"),
+        WATT_PIN("watt.pin", "Watt crank, pin"),
+        LEFT_WATT_OUTER("left_watt_rod.outer_end", "left Watt rod, outer end"),
+        LEFT_WATT_CRANK("left_watt_rod.crank_end", "left Watt rod, crank end"),
+        RIGHT_WATT_OUTER("right_watt_rod.outer_end", "right Watt rod, outer end"),
+        RIGHT_WATT_CRANK("right_watt_rod.crank_end", "right Watt rod, crank end");
 
         private final String id;
         private final String label;

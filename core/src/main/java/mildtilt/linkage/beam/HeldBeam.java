@@ -1,11 +1,9 @@
 package mildtilt.linkage.beam;
 
-import java.util.Optional;
 import java.util.function.DoubleBinaryOperator;
 import mildtilt.geometry.Direction;
 import mildtilt.geometry.Frame;
 import mildtilt.geometry.ImpossibleGeometryException;
-import mildtilt.geometry.Point;
 import mildtilt.geometry.Vector;
 import mildtilt.kinematics.Body;
 import mildtilt.kinematics.BodySystem;
@@ -58,13 +56,6 @@ final class HeldBeam implements BeamPlacer {
         } catch (IllegalArgumentException e) {
             throw new ImpossibleGeometryException(sentence);
         }
-    }
-
-    /** Along across the vehicle by a track bar, or by the springs at a point. */
-    static void sideways(BodySystem system, Body beam, Optional<Beam.TrackBar> bar, Point springs) {
-        bar.ifPresentOrElse(
-                b -> system.rod(BeamPart.TRACK_BAR.label(), Body.FRAME, b.bodyEnd(), beam, b.axleEnd()),
-                () -> system.held(beam, springs, Vector.Y.direction()));
     }
 
     static void link(BodySystem system, Body beam, BeamPart part, Link link) {

@@ -14,10 +14,10 @@ import mildtilt.withers.Withers;
  * where the springs are not level. Halves of unlike length wind it up.
  *
  * @param ownRight the right spring where it differs; empty if it is the mirror image of the left
- * @param trackBar empty where the springs alone hold it sideways, taken as rigid
+ * @param sideways unaided where the springs alone hold it, taken as rigid
  */
 @Withers
-public record LeafSprung(Leaf left, Optional<Leaf> ownRight, Optional<TrackBar> trackBar)
+public record LeafSprung(Leaf left, Optional<Leaf> ownRight, Sideways sideways)
         implements Beam, LeafSprungBuilder.With {
 
     public Leaf spring(Side side) {
@@ -31,6 +31,16 @@ public record LeafSprung(Leaf left, Optional<Leaf> ownRight, Optional<TrackBar> 
 
     @Override
     public BeamPlacer placer(Frame design, double track) {
+        return placer(design, track, 0);
+    }
+
+    /** Both springs bend to an S, their seats turning where they are. */
+    @Override
+    public Optional<BeamPlacer> woundUp(Frame design, double track, double noseUp) {
+        return Optional.of(placer(design, track, noseUp));
+    }
+
+    private BeamPlacer placer(Frame design, double track, double noseUp) {
         Leaf l = spring(Side.LEFT);
         Leaf r = spring(Side.RIGHT);
         double tilt = (l.tiltPerRise() + r.tiltPerRise()) / 2;
@@ -42,9 +52,9 @@ public record LeafSprung(Leaf left, Optional<Leaf> ownRight, Optional<TrackBar> 
                             HeldBeam.link(s, beam, BeamPart.RIGHT_SPRING, new Link(r.pivot(), r.seat()));
                             // Nose up is left-handed about the vehicle's left.
                             s.drivenSquare(Vector.X, Vector.Y.direction(), windUp, beam, Vector.Z);
-                            HeldBeam.sideways(s, beam, trackBar, l.seat().midwayTo(r.seat()));
+                            sideways.hold(s, beam, l.seat().midwayTo(r.seat()));
                         },
-                        (up, upRight) -> -tilt * (up + upRight) / 2)
+                        (up, upRight) -> -tilt * (up + upRight) / 2 - noseUp)
                 .checked("The leaf springs leave the axle free to turn: spread them apart.");
     }
 
@@ -58,7 +68,7 @@ public record LeafSprung(Leaf left, Optional<Leaf> ownRight, Optional<TrackBar> 
                 new BeamPoint(BeamPoint.Which.RIGHT_EYE, r.eye(), p -> withRight(r.withEye(p))),
                 new BeamPoint(BeamPoint.Which.RIGHT_SEAT, r.seat(), p -> withRight(r.withSeat(p))),
                 new BeamPoint(BeamPoint.Which.RIGHT_SHACKLE, r.shackle(), p -> withRight(r.withShackle(p))))));
-        all.addAll(trackBarPoints());
+        all.addAll(sideways.points(this::withSideways));
         return all;
     }
 
@@ -77,12 +87,12 @@ public record LeafSprung(Leaf left, Optional<Leaf> ownRight, Optional<TrackBar> 
                     s.seat(),
                     List.of(s.shackle())));
         }
-        all.addAll(trackBarBars());
+        all.addAll(sideways.bars());
         return all;
     }
 
     @Override
-    public LeafSprung withBar(Optional<TrackBar> bar) {
-        return withTrackBar(bar);
+    public LeafSprung withSideways(Sideways by) {
+        return LeafSprungBuilder.With.super.withSideways(by);
     }
 }

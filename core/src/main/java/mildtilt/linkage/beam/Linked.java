@@ -2,7 +2,6 @@ package mildtilt.linkage.beam;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import mildtilt.geometry.Frame;
 import mildtilt.geometry.ImpossibleGeometryException;
 import mildtilt.withers.Withers;
@@ -13,22 +12,24 @@ import mildtilt.withers.Withers;
  * link between them, which is what their bushes make of them.
  *
  * @param links three or four
- * @param trackBar empty where two spread links hold it sideways
+ * @param sideways unaided where two spread links hold it
  */
 @Withers
-public record Linked(List<Link> links, Optional<TrackBar> trackBar) implements Beam, LinkedBuilder.With {
+public record Linked(List<Link> links, Sideways sideways) implements Beam, LinkedBuilder.With {
 
     public static final int LEAST = 3;
     public static final int MOST = 4;
 
     static final String FREE =
             "These links leave the axle free to move by itself, or hold it twice: three links need a track "
-                    + "bar; four hold it sideways only if two of them are spread.";
+                    + "bar or a Watt linkage; four hold it sideways only if two of them are spread.";
 
     /** @throws ImpossibleGeometryException if there are more or fewer than can hold it */
     public Linked {
         links = List.copyOf(links);
-        if (links.size() < LEAST || links.size() > MOST || links.size() == LEAST && trackBar.isEmpty()) {
+        if (links.size() < LEAST
+                || links.size() > MOST
+                || links.size() == LEAST && sideways instanceof Sideways.Unaided) {
             throw new ImpossibleGeometryException(FREE);
         }
     }
@@ -49,15 +50,21 @@ public record Linked(List<Link> links, Optional<TrackBar> trackBar) implements B
                             for (int i = 0; i < hold.size(); i++) {
                                 HeldBeam.link(s, beam, part(i), hold.get(i));
                             }
-                            trackBar.ifPresent(b -> HeldBeam.sideways(s, beam, trackBar, b.axleEnd()));
+                            if (!unaided()) {
+                                sideways.hold(s, beam, design.origin());
+                            }
                         },
                         (_, _) -> 0)
                 .checked(FREE);
     }
 
+    private boolean unaided() {
+        return sideways instanceof Sideways.Unaided;
+    }
+
     /** Where there is one too many, the two highest as one between them. */
     private List<Link> holding() {
-        if (links.size() < MOST || trackBar.isEmpty()) {
+        if (links.size() < MOST || unaided()) {
             return links;
         }
         List<Link> byHeight = links.stream()
@@ -93,7 +100,7 @@ public record Linked(List<Link> links, Optional<TrackBar> trackBar) implements B
             all.add(new BeamPoint(which(i, true), l.bodyEnd(), p -> with(link, l.withBodyEnd(p))));
             all.add(new BeamPoint(which(i, false), l.axleEnd(), p -> with(link, l.withAxleEnd(p))));
         }
-        all.addAll(trackBarPoints());
+        all.addAll(sideways.points(this::withSideways));
         return all;
     }
 
@@ -109,12 +116,12 @@ public record Linked(List<Link> links, Optional<TrackBar> trackBar) implements B
         for (int i = 0; i < links.size(); i++) {
             all.add(new Bar(part(i), links.get(i)));
         }
-        all.addAll(trackBarBars());
+        all.addAll(sideways.bars());
         return all;
     }
 
     @Override
-    public Linked withBar(Optional<TrackBar> bar) {
-        return withTrackBar(bar);
+    public Linked withSideways(Sideways by) {
+        return LinkedBuilder.With.super.withSideways(by);
     }
 }

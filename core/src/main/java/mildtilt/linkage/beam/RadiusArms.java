@@ -15,10 +15,10 @@ import mildtilt.withers.Withers;
  * both joints stay where they are fore and aft, and the mean of their heights does.
  *
  * @param ownRight the right arm where it differs; empty if it is the mirror image of the left
- * @param trackBar empty where something else holds it sideways, taken as rigid
+ * @param sideways unaided where something else holds it, taken as rigid
  */
 @Withers
-public record RadiusArms(Link left, Optional<Link> ownRight, Optional<TrackBar> trackBar)
+public record RadiusArms(Link left, Optional<Link> ownRight, Sideways sideways)
         implements Beam, RadiusArmsBuilder.With {
 
     public Link arm(Side side) {
@@ -41,7 +41,7 @@ public record RadiusArms(Link left, Optional<Link> ownRight, Optional<TrackBar> 
                             s.held(beam, l, Vector.X.direction())
                                     .held(beam, r, Vector.X.direction())
                                     .held(beam, l.midwayTo(r), Vector.Z.direction());
-                            HeldBeam.sideways(s, beam, trackBar, l.midwayTo(r));
+                            sideways.hold(s, beam, l.midwayTo(r));
                         },
                         (_, _) -> 0)
                 .checked(
@@ -56,7 +56,7 @@ public record RadiusArms(Link left, Optional<Link> ownRight, Optional<TrackBar> 
         ownRight.ifPresent(r -> all.addAll(List.of(
                 new BeamPoint(BeamPoint.Which.RIGHT_ARM_BODY, r.bodyEnd(), p -> withRight(r.withBodyEnd(p))),
                 new BeamPoint(BeamPoint.Which.RIGHT_ARM_AXLE, r.axleEnd(), p -> withRight(r.withAxleEnd(p))))));
-        all.addAll(trackBarPoints());
+        all.addAll(sideways.points(this::withSideways));
         return all;
     }
 
@@ -69,12 +69,12 @@ public record RadiusArms(Link left, Optional<Link> ownRight, Optional<TrackBar> 
         List<Bar> all = new ArrayList<>(List.of(
                 new Bar(BeamPart.LEFT_RADIUS_ARM, arm(Side.LEFT)),
                 new Bar(BeamPart.RIGHT_RADIUS_ARM, arm(Side.RIGHT))));
-        all.addAll(trackBarBars());
+        all.addAll(sideways.bars());
         return all;
     }
 
     @Override
-    public RadiusArms withBar(Optional<TrackBar> bar) {
-        return withTrackBar(bar);
+    public RadiusArms withSideways(Sideways by) {
+        return RadiusArmsBuilder.With.super.withSideways(by);
     }
 }

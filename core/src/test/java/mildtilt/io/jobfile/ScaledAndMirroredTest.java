@@ -51,7 +51,7 @@ class ScaledAndMirroredTest {
     private static final Pattern TO_THE_LEFT = Pattern.compile("(worst_at_)?steering_wheel_((stop_)?(left|right)_)?deg"
             + "|largest_reachable_steering_wheel_\\w+|gear_input_deg|delta_\\w*deg|mean_delta_deg|(pitman|idler|column_arm|bell_crank|relay_arm)_angle_deg|\\w+_y_shift_mm"
             + "|(shuttle|rack)_displacement_mm|heading_deg|roll_deg|clocking_deg|clocking_arc_mm|first_fork_deg|clocking_index_deg|off_across_mm|best_clocking_\\w+_deg|best_clocking_48_spline_7.5_deg"
-            + "|left_less_right_percent|turn_whole_train_deg");
+            + "|left_less_right_percent|turn_whole_train_deg|brake_steer_deg_per_deg");
     /**
      * Where a thing was found tells nothing where two places are as good; a set of clockings is one of several as good.
      */
@@ -256,6 +256,7 @@ class ScaledAndMirroredTest {
                 "bump_steer_left_peak_to_peak_deg",
                 "normal_bump_steer_right_peak_to_peak_deg",
                 "roll_steer_deg_per_deg",
+                "brake_steer_deg_per_deg",
                 "lock_limits",
                 "lock_as_stopped",
                 "tie_rod_rake_in_plan",

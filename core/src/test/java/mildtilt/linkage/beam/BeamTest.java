@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Direction;
@@ -23,6 +24,7 @@ import mildtilt.job.JobPoints;
 import mildtilt.job.PointId;
 import mildtilt.linkage.AxleConfiguration;
 import mildtilt.linkage.AxleSolver;
+import mildtilt.linkage.SteeredAxle;
 import mildtilt.suspension.CannotAssemble;
 import mildtilt.suspension.KnucklePose;
 import org.junit.jupiter.api.Test;
@@ -35,7 +37,7 @@ class BeamTest {
 
     private static final double TRACK = 1480;
     private static final Frame DESIGN = new Frame(new Point(0, 0, 390), Vector.X, Vector.Y, Vector.Z);
-    private static final Beam.TrackBar BAR = new Beam.TrackBar(new Point(-130, 420, 470), new Point(-120, -410, 430));
+    private static final TrackBar BAR = new TrackBar(new Point(-130, 420, 470), new Point(-120, -410, 430));
     private static final double[][] RISES = {{0, 0}, {70, 70}, {-80, -80}, {60, -60}, {-45, 30}, {75, 10}};
 
     private static Leaf leaf(double eyeX, double eyeZ, double shackleX) {
@@ -46,32 +48,52 @@ class BeamTest {
         return new Link(new Point(x, y, z), new Point(toX, toY, toZ));
     }
 
-    private static final LeafSprung LEAVES = new LeafSprung(leaf(560, 430, -640), Optional.empty(), Optional.of(BAR));
-    private static final RadiusArms ARMS =
-            new RadiusArms(link(-780, 330, 410, 0, 400, 390), Optional.empty(), Optional.of(BAR));
+    private static final LeafSprung LEAVES = new LeafSprung(leaf(560, 430, -640), Optional.empty(), BAR);
+    private static final RadiusArms ARMS = new RadiusArms(link(-780, 330, 410, 0, 400, 390), Optional.empty(), BAR);
     private static final Linked THREE = new Linked(
             List.of(
                     link(-720, 390, 380, 0, 430, 330),
                     link(-720, -390, 380, 0, -430, 330),
                     link(-600, 60, 560, -30, 80, 540)),
-            Optional.of(BAR));
+            BAR);
     private static final Linked SPREAD = new Linked(
             List.of(
                     link(-720, 390, 380, 0, 430, 330),
                     link(-720, -390, 380, 0, -430, 330),
                     link(-600, 380, 560, -30, 60, 540),
                     link(-600, -380, 560, -30, -60, 540)),
-            Optional.empty());
+            Sideways.UNAIDED);
     private static final Linked FIVE = new Linked(
             List.of(
                     link(-720, 390, 380, 0, 430, 330),
                     link(-720, -390, 380, 0, -430, 330),
                     link(-600, 300, 560, -30, 300, 540),
                     link(-600, -300, 560, -30, -300, 540)),
-            Optional.of(BAR));
+            BAR);
+
+    /** Standing up behind the axle, crank on it; and lying flat, crank on the frame. */
+    private static final WattLinkage WATT = new WattLinkage(
+            new Axis(new Point(-120, 5, 470), Vector.X.direction()),
+            new WattLinkage.Rod(new Point(-125, 430, 540), new Point(-120, 5, 530)),
+            new WattLinkage.Rod(new Point(-115, -410, 400), new Point(-120, 8, 410)),
+            false);
+
+    private static final WattLinkage FLAT = new WattLinkage(
+            new Axis(new Point(-130, 0, 520), Vector.Z.direction()),
+            new WattLinkage.Rod(new Point(-60, 400, 500), new Point(-70, 0, 520)),
+            new WattLinkage.Rod(new Point(-200, -400, 500), new Point(-190, 0, 520)),
+            true);
 
     static Stream<Beam> held() {
-        return Stream.of(LEAVES, LEAVES.withTrackBar(Optional.empty()), ARMS, THREE, SPREAD, FIVE);
+        return Stream.of(
+                LEAVES,
+                LEAVES.withSideways(Sideways.UNAIDED),
+                ARMS,
+                THREE,
+                SPREAD,
+                FIVE,
+                ARMS.withSideways(WATT),
+                LEAVES.withSideways(FLAT));
     }
 
     private static Frame at(Beam beam, double left, double right) {
@@ -111,23 +133,82 @@ class BeamTest {
     /** The closed form of a beam that only goes up, rolls and is pulled by its bar, by the general solver. */
     @Test
     void sprungBeamIsAsTheGeneralSolverHasIt() {
-        Beam closed = new Beam.Sprung(Optional.of(BAR));
-        HeldBeam general = new HeldBeam(
-                DESIGN,
-                TRACK,
-                (s, beam, level) -> {
-                    s.held(beam, DESIGN.origin(), Vector.X.direction());
-                    s.drivenSquare(Vector.X, Vector.Y.direction(), level, beam, Vector.Z);
-                    s.drivenSquare(Vector.X, Vector.Z.direction(), level, beam, Vector.Y);
-                    HeldBeam.sideways(s, beam, Optional.of(BAR), DESIGN.origin());
-                },
-                (_, _) -> 0);
+        Beam.Sprung closed = new Beam.Sprung(BAR);
+        HeldBeam general = closed.asBody(DESIGN, TRACK, 0);
         for (double[] z : RISES) {
             Frame c = at(closed, z[0], z[1]);
             Frame g = general.place(z[0], z[1]).now().orElseThrow();
             assertThat(g.origin().distanceTo(c.origin())).isLessThan(1e-9);
             assertThat(g.e().minus(c.e()).norm() + g.f().minus(c.f()).norm()).isLessThan(1e-11);
         }
+    }
+
+    /**
+     * Level rods of one length L that meet an upright crank of halves c: as the axle rises by z the crank leans by a with
+     * {@code x (L + c sin a) = −z c (1 − cos a)} and {@code (L + c sin a)² + x² + z² + (c (1 − cos a))² = L²}, x to the side.
+     */
+    @Test
+    void wattLinkageTakesTheAxleUpAsWorkedOutByHand() {
+        double length = 400;
+        double half = 50;
+        WattLinkage even = new WattLinkage(
+                new Axis(DESIGN.origin(), Vector.X.direction()),
+                new WattLinkage.Rod(new Point(0, length, 390 + half), new Point(0, 0, 390 + half)),
+                new WattLinkage.Rod(new Point(0, -length, 390 - half), new Point(0, 0, 390 - half)),
+                false);
+        Beam beam = new Beam.Sprung(even);
+        for (double z : new double[] {-90, -60, -20, 20, 60, 90}) {
+            double low = -0.8;
+            double high = 0;
+            for (int i = 0; i < 60; i++) {
+                double a = (low + high) / 2;
+                double sum = length + half * Math.sin(a);
+                double lost = half * (1 - Math.cos(a));
+                double x = -z * lost / sum;
+                if (sum * sum + x * x + z * z + lost * lost > length * length) {
+                    high = a;
+                } else {
+                    low = a;
+                }
+            }
+            double aside = -z * half * (1 - Math.cos(low)) / (length + half * Math.sin(low));
+            assertThat(at(beam, z, z).origin().y()).isCloseTo(aside, within(1e-9));
+            assertThat(at(beam, z, z).origin().z()).isCloseTo(390 + z, within(1e-9));
+        }
+        // With the fifth power of the rise, where a track bar goes with its square: z⁵ / (8 L³ c).
+        assertThat(at(beam, 40, 40).origin().y())
+                .isCloseTo(-Math.pow(40, 5) / (8 * Math.pow(length, 3) * half), within(2e-4));
+        // Rolled about the pin itself, it stays where it is.
+        assertThat(at(beam, 40, -40).origin().distanceTo(DESIGN.origin())).isLessThan(1e-9);
+    }
+
+    /** What is drawn and kept clear is worked out by itself, from the beam's place. */
+    @Test
+    void rodsAndCrankOfAWattLinkageKeepTheirLength() {
+        for (Beam beam : List.of(
+                ARMS.withSideways(WATT), LEAVES.withSideways(FLAT), new Beam.Sprung(WATT.withPinOnFrame(true)))) {
+            for (double[] z : RISES) {
+                RigidMove moved = RigidMove.between(DESIGN, at(beam, z[0], z[1]));
+                for (Bar bar : beam.sideways().bars()) {
+                    List<Point> was = bar.line(RigidMove.NONE);
+                    List<Point> now = bar.line(moved);
+                    assertThat(was.getFirst().distanceTo(bar.bodyEnd())).isLessThan(1e-9);
+                    assertThat(was.getLast().distanceTo(bar.axleEnd())).isLessThan(1e-9);
+                    for (int i = 1; i < was.size(); i++) {
+                        assertThat(now.get(i).distanceTo(now.get(i - 1)))
+                                .isCloseTo(was.get(i).distanceTo(was.get(i - 1)), within(1e-9));
+                    }
+                }
+            }
+        }
+    }
+
+    @Test
+    void wattLinkageThatHoldsNothingIsRefused() {
+        WattLinkage.Rod beside = new WattLinkage.Rod(new Point(-115, -410, 540), new Point(-120, 8, 530));
+        assertThatThrownBy(() -> WATT.withRight(beside)).hasMessageContaining("opposite ends of the crank");
+        assertThatThrownBy(() -> WATT.withPin(new Axis(new Point(-120, 5, 470), Vector.Y.direction())))
+                .hasMessageContaining("Watt linkage");
     }
 
     @Test
@@ -161,7 +242,7 @@ class BeamTest {
                         link(-600, -400, 330, 0, -400, 330),
                         link(-600, 300, 530, 0, 300, 530),
                         link(-600, -300, 530, 0, -300, 530)),
-                Optional.of(new Beam.TrackBar(new Point(0, 700, 390), new Point(0, -700, 390))));
+                new TrackBar(new Point(0, 700, 390), new Point(0, -700, 390)));
         for (double up : new double[] {-80, 35, 90}) {
             Frame f = at(even, up, up);
             assertThat(pitchUpDeg(f)).isCloseTo(0, within(1e-9));
@@ -174,7 +255,7 @@ class BeamTest {
     /** One piece with the axle, on a line across the frame: it turns about that line. */
     @Test
     void radiusArmsTurnTheAxleAboutTheirFrameEnds() {
-        RadiusArms arms = ARMS.withTrackBar(Optional.empty());
+        RadiusArms arms = ARMS.withSideways(Sideways.UNAIDED);
         Axis line = new Axis(new Point(-780, 0, 410), Direction.along(0, 1, 0));
         double before = line.distanceTo(DESIGN.origin());
         double slope = Math.asin((390 - 410) / before);
@@ -192,7 +273,7 @@ class BeamTest {
         LeafSprung level = new LeafSprung(
                 new Leaf(new Point(560, 420, 450), new Point(0, 420, 450), new Point(-560, 420, 450)),
                 Optional.empty(),
-                Optional.empty());
+                Sideways.UNAIDED);
         double swings = 0.75 * 560;
         for (double up : new double[] {-70, 50}) {
             Frame f = at(level, up, up);
@@ -208,23 +289,23 @@ class BeamTest {
      */
     @Test
     void slopingLeavesSteerTheAxleAsItRolls() {
-        LeafSprung sloping = new LeafSprung(leaf(560, 400, -560), Optional.empty(), Optional.empty());
+        LeafSprung sloping = new LeafSprung(leaf(560, 400, -560), Optional.empty(), Sideways.UNAIDED);
         double up = 1;
         double slope = 50.0 / 560;
         double atSeat = up * 840 / TRACK;
         assertThat(yawLeftDeg(at(sloping, up, -up))).isCloseTo(-Math.toDegrees(2 * atSeat * slope / 840), within(1e-6));
         assertThat(yawLeftDeg(at(sloping, 40, -40))).isLessThan(-0.2);
         // With the eye above the seat it is the other way, and with the shackle ahead as well.
-        assertThat(yawLeftDeg(at(new LeafSprung(leaf(560, 500, -560), Optional.empty(), Optional.empty()), 40, -40)))
+        assertThat(yawLeftDeg(at(new LeafSprung(leaf(560, 500, -560), Optional.empty(), Sideways.UNAIDED), 40, -40)))
                 .isGreaterThan(0.2);
-        assertThat(yawLeftDeg(at(new LeafSprung(leaf(-560, 400, 560), Optional.empty(), Optional.empty()), 40, -40)))
+        assertThat(yawLeftDeg(at(new LeafSprung(leaf(-560, 400, 560), Optional.empty(), Sideways.UNAIDED), 40, -40)))
                 .isGreaterThan(0.2);
     }
 
     /** 500 ahead, 600 behind: (500 − 600) / (500 × 600) rad for each mm, and caster goes with it. */
     @Test
     void unlikeHalvesWindTheAxleUp() {
-        LeafSprung unlike = new LeafSprung(leaf(500, 450, -600), Optional.empty(), Optional.empty());
+        LeafSprung unlike = new LeafSprung(leaf(500, 450, -600), Optional.empty(), Sideways.UNAIDED);
         assertThat(pitchUpDeg(at(unlike, 60, 60))).isCloseTo(Math.toDegrees(-60.0 / 3000), within(1e-9));
         assertThat(pitchUpDeg(at(unlike, -60, -60))).isCloseTo(Math.toDegrees(60.0 / 3000), within(1e-9));
         Job tender = DemoJob.BOG_TENDER.job().editAxle(a -> a.withBeam(unlike));
@@ -240,14 +321,14 @@ class BeamTest {
 
     @Test
     void linksThatDoNotHoldTheAxleAreRefused() {
-        assertThatThrownBy(() -> THREE.withTrackBar(Optional.empty())).hasMessageContaining("track bar");
+        assertThatThrownBy(() -> THREE.withSideways(Sideways.UNAIDED)).hasMessageContaining("track bar");
         Linked along = new Linked(
                 List.of(
                         link(-600, 400, 330, 0, 400, 330),
                         link(-600, -400, 330, 0, -400, 330),
                         link(-600, 300, 530, 0, 300, 530),
                         link(-600, -300, 530, 0, -300, 530)),
-                Optional.empty());
+                Sideways.UNAIDED);
         assertThatThrownBy(() -> along.placer(DESIGN, TRACK))
                 .isInstanceOf(ImpossibleGeometryException.class)
                 .hasMessageContaining("spread");
@@ -257,8 +338,8 @@ class BeamTest {
 
     @Test
     void whatEndsTheTravelIsNamed() {
-        Beam.TrackBar shortOne = new Beam.TrackBar(new Point(-130, 100, 470), new Point(-120, -60, 430));
-        Job tender = DemoJob.BOG_TENDER.job().editAxle(a -> a.withBeam(ARMS.withTrackBar(Optional.of(shortOne))));
+        TrackBar shortOne = new TrackBar(new Point(-130, 100, 470), new Point(-120, -60, 430));
+        Job tender = DemoJob.BOG_TENDER.job().editAxle(a -> a.withBeam(ARMS.withSideways(shortOne)));
         AxleConfiguration no = new AxleSolver(tender.axle().orElseThrow()).pose(0, 260, 260);
         assertThat(no.left()).isInstanceOfSatisfying(CannotAssemble.class, c -> {
             assertThat(c.part()).isEqualTo("track bar");
@@ -285,7 +366,9 @@ class BeamTest {
         // Every bar ends where the beam takes it.
         RigidMove move = RigidMove.between(DESIGN, at(beam, 30, -30));
         for (Bar bar : beam.bars()) {
-            assertThat(bar.line(move).get(1)).isEqualTo(move.moved(bar.axleEnd()));
+            if (bar.watt().isEmpty()) {
+                assertThat(bar.line(move).get(1)).isEqualTo(move.moved(bar.axleEnd()));
+            }
         }
         assertThat(beam.bars()).extracting(Bar::part).doesNotHaveDuplicates();
         assertThat(new PointId.OnBeam(BeamPoint.Which.LEFT_EYE).onRight())
@@ -300,12 +383,29 @@ class BeamTest {
         Job job = DemoJob.BOG_TENDER
                 .job()
                 .editAxle(a -> a.withBeam(kind.usual(
-                        a.beamDesign(), a.track(), a.beam().orElseThrow().trackBar())));
-        assertThat(BeamKind.of(job.axle().orElseThrow().beam().orElseThrow())).isEqualTo(kind);
-        AxleSolver axle = new AxleSolver(job.axle().orElseThrow());
-        for (double[] z : kind == BeamKind.CENTRE_PIN ? new double[][] {{0, 0}, {50, -50}} : RISES) {
+                        a.beamDesign(), a.track(), a.beam().orElseThrow().sideways())));
+        SteeredAxle chosen = job.axle().orElseThrow();
+        Beam beam = chosen.beam().orElseThrow();
+        assertThat(BeamKind.of(beam)).isEqualTo(kind);
+        everyPlaceCanBeTaken(chosen);
+        List<SidewaysKind> ways = SidewaysKind.thatHold(beam, chosen.beamDesign(), chosen.track());
+        assertThat(ways).hasSize(kind == BeamKind.CENTRE_PIN ? 0 : FEWER.contains(kind) ? 3 : 4);
+        for (SidewaysKind by : ways) {
+            Beam held = beam.withSideways(by.usual(chosen.beamDesign(), chosen.track()));
+            assertThat(SidewaysKind.of(held.sideways())).isEqualTo(by);
+            everyPlaceCanBeTaken(chosen.withBeam(held));
+        }
+    }
+
+    /** Those that nothing but a bar or a Watt linkage can hold sideways. */
+    private static final Set<BeamKind> FEWER = Set.of(BeamKind.THREE_LINKS, BeamKind.FOUR_LINKS);
+
+    private static void everyPlaceCanBeTaken(SteeredAxle a) {
+        AxleSolver axle = new AxleSolver(a);
+        Beam beam = a.beam().orElseThrow();
+        for (double[] z : beam instanceof Beam.CentrePin ? new double[][] {{0, 0}, {50, -50}} : RISES) {
             assertThat(axle.pose(0.2, z[0], z[1]).left())
-                    .as(kind + " at " + z[0] + ", " + z[1])
+                    .as(BeamKind.of(beam) + ", " + SidewaysKind.of(beam.sideways()) + " at " + z[0] + ", " + z[1])
                     .isInstanceOf(KnucklePose.class);
         }
     }

@@ -1,0 +1,83 @@
+package mildtilt.steer;
+
+import java.util.Optional;
+import mildtilt.geometry.Vector;
+import mildtilt.linkage.AxleSolver;
+import mildtilt.linkage.LinkagePoint;
+import mildtilt.linkage.SteeredAxle;
+import mildtilt.suspension.KnucklePose;
+
+/**
+ * What the brakes do to the wheels of an axle that winds up on its springs: its top goes forward, what is bolted to the
+ * knuckles goes with it, and the drag link holds on.
+ */
+public final class BrakeSteer {
+
+    /** Wound up this far either way, degrees; the figure is for one degree. */
+    private static final double STEP = 0.5;
+
+    private BrakeSteer() {}
+
+    /**
+     * Degrees both wheels steer on average, + to the left, for a degree that the brakes turn the axle, nose down; the steering
+     * wheel held, at ride height. Empty where the axle does not wind up, or the gear goes with it.
+     */
+    public static Optional<Double> perDegree(SteeredAxle axle) {
+        if (axle.gearOnAxle()) {
+            return Optional.empty();
+        }
+        Optional<Double> down = meanDeg(axle, -STEP);
+        Optional<Double> up = meanDeg(axle, STEP);
+        return down.isPresent() && up.isPresent()
+                ? Optional.of((down.get() - up.get()) / (2 * STEP))
+                : Optional.empty();
+    }
+
+    /** More than this the drag link's end is not moved, mm. */
+    private static final double FAR = 150;
+
+    /** Of what it was, no more is left by a height that is told. */
+    private static final double WORTH_IT = 0.25;
+
+    /**
+     * How far up the drag link's end on the axle would have to go for the brakes to steer next to nothing, whole mm; empty where
+     * there is none within reach.
+     */
+    public static Optional<Double> levelDrivenEnd(SteeredAxle axle) {
+        double up = 0;
+        double step = 5;
+        Optional<Double> first = perDegree(axle);
+        for (int i = 0; i < 5; i++) {
+            Optional<Double> here = perDegree(drivenEndRaised(axle, up));
+            Optional<Double> there = perDegree(drivenEndRaised(axle, up + step));
+            if (here.isEmpty() || there.isEmpty() || there.get().equals(here.get())) {
+                return Optional.empty();
+            }
+            up -= here.get() * step / (there.get() - here.get());
+            if (!(Math.abs(up) <= FAR)) {
+                return Optional.empty();
+            }
+        }
+        double whole = Math.rint(up);
+        return perDegree(drivenEndRaised(axle, whole))
+                .filter(left -> Math.abs(left) <= WORTH_IT * Math.abs(first.orElseThrow()))
+                .map(_ -> whole);
+    }
+
+    /** With the drag link's end on the axle elsewhere; itself without a drag link. @param up mm */
+    public static SteeredAxle drivenEndRaised(SteeredAxle axle, double up) {
+        return axle.linkage().points(axle).stream()
+                .filter(p -> p.which() == LinkagePoint.Which.DRIVEN)
+                .findFirst()
+                .map(p -> p.moved().apply(p.at().plus(new Vector(0, 0, up))))
+                .orElse(axle);
+    }
+
+    private static Optional<Double> meanDeg(SteeredAxle axle, double noseUpDeg) {
+        return AxleSolver.woundUp(axle, Math.toRadians(noseUpDeg))
+                .map(s -> s.pose(0, 0, 0))
+                .flatMap(at -> at.left() instanceof KnucklePose l && at.right() instanceof KnucklePose r
+                        ? Optional.of((l.steerDeg() + r.steerDeg()) / 2)
+                        : Optional.empty());
+    }
+}

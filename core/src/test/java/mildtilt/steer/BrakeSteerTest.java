@@ -1,0 +1,138 @@
+package mildtilt.steer;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Optional;
+import mildtilt.analysis.Analysis;
+import mildtilt.findings.Fault;
+import mildtilt.findings.Finding;
+import mildtilt.geometry.Axis;
+import mildtilt.geometry.Point;
+import mildtilt.geometry.Side;
+import mildtilt.geometry.Vector;
+import mildtilt.io.jobfile.DemoJob;
+import mildtilt.job.Job;
+import mildtilt.linkage.DragLink;
+import mildtilt.linkage.SteeredAxle;
+import mildtilt.linkage.beam.Beam;
+import mildtilt.linkage.beam.BeamKind;
+import mildtilt.linkage.beam.Leaf;
+import mildtilt.linkage.beam.LeafSprung;
+import mildtilt.linkage.beam.Sideways;
+import mildtilt.suspension.Knuckle;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** What brakes that wind up the springs do to the wheels. */
+class BrakeSteerTest {
+
+    private static SteeredAxle hauler() {
+        return DemoJob.LOG_HAULER.job().axle().orElseThrow();
+    }
+
+    private static Vector spun(Vector about, Point at, Point centre) {
+        return about.cross(at.minus(centre));
+    }
+
+    /** How fast a wheel yaws, + left, in rad for each rad, with its knuckle turning so. */
+    private static double yaw(Knuckle k, Side side, Vector turning) {
+        Vector spin = k.spinAxisPoint().minus(k.wheelCentre()).times(side.sign());
+        Vector goes = turning.cross(spin);
+        return spin.cross(goes).z() / (spin.x() * spin.x() + spin.y() * spin.y());
+    }
+
+    /**
+     * By speeds alone: the axle turns nose down about the height of its wheel centres, shifted so that its spring seats stay where
+     * they are along the springs; what that moves the drag link's end along the link, the knuckle gives back about its kingpin,
+     * and the tie rod takes the other knuckle along.
+     */
+    private static double bySpeeds(SteeredAxle a) {
+        Vector down = Vector.Y;
+        Point middle = a.beamDesign().origin();
+        Vector shift = new Vector(0, 0, 0);
+        if (a.beam().orElseThrow() instanceof LeafSprung l) {
+            Leaf s = l.spring(Side.LEFT);
+            Vector along = s.eye().minus(s.seat());
+            shift = Vector.X.times(-spun(down, s.seat(), middle).dot(along) / along.x());
+        }
+        DragLink link = (DragLink) a.linkage();
+        Point held = link.driven(a);
+        Vector rod = held.minus(link.start(a.gear()));
+        Side first = a.dragLinkSide().orElseThrow();
+        Axis pin = a.corner(first).suspension().steerAxis();
+        double turns = -spun(down, held, middle).plus(shift).dot(rod)
+                / spun(pin.direction().vector(), held, pin.origin()).dot(rod);
+        Side second = first == Side.LEFT ? Side.RIGHT : Side.LEFT;
+        Axis other = a.corner(second).suspension().steerAxis();
+        Point end = a.corner(first).knuckle().tieRodPoint();
+        Point far = a.corner(second).knuckle().tieRodPoint();
+        Vector tie = far.minus(end);
+        double follows = turns
+                * spun(pin.direction().vector(), end, pin.origin()).dot(tie)
+                / spun(other.direction().vector(), far, other.origin()).dot(tie);
+        double one =
+                yaw(a.corner(first).knuckle(), first, down.plus(pin.direction().times(turns)));
+        double two = yaw(
+                a.corner(second).knuckle(), second, down.plus(other.direction().times(follows)));
+        return (one + two) / 2;
+    }
+
+    @Test
+    void wheelsSteerAsTheSpeedsSay() {
+        SteeredAxle hauler = hauler();
+        SteeredAxle tender = DemoJob.BOG_TENDER.job().axle().orElseThrow();
+        for (SteeredAxle a : List.of(
+                hauler,
+                BrakeSteer.drivenEndRaised(hauler, 60),
+                hauler.withBeam(new Beam.Sprung(Sideways.UNAIDED)),
+                hauler.withBeam(((LeafSprung) hauler.beam().orElseThrow())
+                        .withLeft(
+                                new Leaf(new Point(560, 420, 300), new Point(0, 420, 430), new Point(-560, 420, 470)))),
+                tender.withBeam(new Beam.Sprung(Sideways.UNAIDED)))) {
+            assertThat(BrakeSteer.perDegree(a).orElseThrow()).isCloseTo(bySpeeds(a), within(2e-4));
+        }
+        // A level link along the frame that ends at the height the axle turns about holds nothing back.
+        assertThat(Math.abs(bySpeeds(hauler))).isGreaterThan(0.2);
+    }
+
+    @Test
+    void linkEndAtTheRightHeightIsNotPulled() {
+        SteeredAxle hauler = hauler();
+        double up = BrakeSteer.levelDrivenEnd(hauler).orElseThrow();
+        assertThat(Math.abs(BrakeSteer.perDegree(BrakeSteer.drivenEndRaised(hauler, up))
+                        .orElseThrow()))
+                .isLessThan(0.01);
+        assertThat(up).isEqualTo(Math.rint(up));
+    }
+
+    @Test
+    void findingIsCuredByItsRemedy() {
+        Job hauler = DemoJob.LOG_HAULER.job();
+        SteeredAxle pulled = BrakeSteer.drivenEndRaised(hauler(), 40);
+        Job job = hauler.withAxle(pulled);
+        Finding told = of(job).orElseThrow();
+        Job cured = told.remedies().getFirst().edit().apply(job);
+        assertThat(of(cured)).isEmpty();
+        assertThat(told.what().toString()).contains("brakes wind the axle up");
+    }
+
+    private static Optional<Finding> of(Job job) {
+        return Analysis.of(job).findings().stream()
+                .filter(f -> f.fault() == Fault.BRAKE_STEER)
+                .findFirst();
+    }
+
+    /** Links, arms and a pin hold the axle against it; springs do not. */
+    @ParameterizedTest
+    @EnumSource(BeamKind.class)
+    void onlySpringsWindUp(BeamKind kind) {
+        SteeredAxle a = hauler();
+        SteeredAxle held = a.withBeam(
+                kind.usual(a.beamDesign(), a.track(), a.beam().orElseThrow().sideways()));
+        assertThat(BrakeSteer.perDegree(held).isPresent())
+                .isEqualTo(kind == BeamKind.SPRINGS || kind == BeamKind.LEAF_SPRINGS);
+    }
+}
