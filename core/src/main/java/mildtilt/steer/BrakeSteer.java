@@ -36,32 +36,27 @@ public final class BrakeSteer {
     /** More than this the drag link's end is not moved, mm. */
     private static final double FAR = 150;
 
-    /** Of what it was, no more is left by a height that is told. */
-    private static final double WORTH_IT = 0.25;
-
     /**
-     * How far up the drag link's end on the axle would have to go for the brakes to steer next to nothing, whole mm; empty where
-     * there is none within reach.
+     * How far up the drag link's end on the axle would have to go for the brakes to steer so much, whole mm; empty where there is
+     * no such place within reach.
+     *
+     * @param deg wanted of {@link #perDegree}
      */
-    public static Optional<Double> levelDrivenEnd(SteeredAxle axle) {
+    public static Optional<Double> drivenEndUp(SteeredAxle axle, double deg) {
         double up = 0;
         double step = 5;
-        Optional<Double> first = perDegree(axle);
         for (int i = 0; i < 5; i++) {
             Optional<Double> here = perDegree(drivenEndRaised(axle, up));
             Optional<Double> there = perDegree(drivenEndRaised(axle, up + step));
             if (here.isEmpty() || there.isEmpty() || there.get().equals(here.get())) {
                 return Optional.empty();
             }
-            up -= here.get() * step / (there.get() - here.get());
+            up -= (here.get() - deg) * step / (there.get() - here.get());
             if (!(Math.abs(up) <= FAR)) {
                 return Optional.empty();
             }
         }
-        double whole = Math.rint(up);
-        return perDegree(drivenEndRaised(axle, whole))
-                .filter(left -> Math.abs(left) <= WORTH_IT * Math.abs(first.orElseThrow()))
-                .map(_ -> whole);
+        return Optional.of(Math.rint(up)).filter(whole -> whole != 0);
     }
 
     /** With the drag link's end on the axle elsewhere; itself without a drag link. @param up mm */

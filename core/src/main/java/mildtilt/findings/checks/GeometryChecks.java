@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.DoubleStream;
 import mildtilt.findings.Fault;
 import mildtilt.findings.Finding;
 import mildtilt.findings.GuardedAnalysis;
@@ -37,6 +38,9 @@ final class GeometryChecks {
 
     /** Toe this many times what is usual is a stop: the tyres are dragged sideways all the time. */
     private static final double GRAVE_TOE = 3;
+
+    /** Of a limit, what a remedy leaves at most. */
+    private static final double WELL_WITHIN = 0.9;
 
     private final SteerFigures figures;
     private final Optional<SteeredAxle> axle;
@@ -274,18 +278,20 @@ final class GeometryChecks {
                                 Quantity.angle(usual.brakeSteer())),
                         "Soft leaf springs wind up several degrees under hard braking, and the vehicle pulls to that side just "
                                 + "then. Links, radius arms or a brake reaction rod keep the axle from it.",
-                        level())));
+                        level(r))));
     }
 
-    /** The drag link's end on the axle brought to the height at which it is not pulled. */
-    private List<Remedy> level() {
-        SteeredAxle now = axle.orElseThrow();
-        return BrakeSteer.levelDrivenEnd(now)
-                .map(up -> List.of(new Remedy(
+    /** The drag link's end on the axle brought to where it is pulled little enough, and to where it is not pulled at all. */
+    private List<Remedy> level(double now) {
+        return DoubleStream.of(Math.copySign(WELL_WITHIN * usual.brakeSteer(), now), 0)
+                .mapToObj(to -> BrakeSteer.drivenEndUp(axle.orElseThrow(), to))
+                .flatMap(Optional::stream)
+                .distinct()
+                .map(up -> new Remedy(
                         Phrase.of(
                                 (up > 0 ? "Raise" : "Lower") + " the drag link's end on the axle by {0}",
                                 Quantity.length(Math.abs(up))),
-                        j -> j.editAxle(a -> BrakeSteer.drivenEndRaised(a, up)))))
-                .orElse(List.of());
+                        j -> j.editAxle(a -> BrakeSteer.drivenEndRaised(a, up))))
+                .toList();
     }
 }

@@ -23,6 +23,9 @@ import mildtilt.units.Quantity;
 /** Arm lengths, drillings or gear travel that bring the gear's end and the wheel's lock together. */
 public final class ArmMoves {
 
+    /** Nobody drills an arm anew for less, mm. */
+    private static final double LEAST_CHANGE = 0.5;
+
     private static final double SHORTEST = 0.35;
     private static final double LONGEST = 2.5;
     private static final int STEPS = 43;
@@ -90,6 +93,7 @@ public final class ArmMoves {
         double now = (drag ? KnuckleArm.DRAG_LINK : KnuckleArm.LEFT_STEERING).length(axle);
         String which = drag ? "the " + KnuckleArm.DRAG_LINK.label(axle) : "both steering arms";
         return factor(job, way, lock, scaled)
+                .filter(f -> now * Math.abs(f - 1) >= LEAST_CHANGE)
                 .map(f -> new Remedy(
                         Phrase.of(
                                 "Make " + which + " {0} long instead of {1} (drill {2} "
@@ -105,6 +109,7 @@ public final class ArmMoves {
             return Optional.empty();
         }
         return factor(job, way, lock, KnuckleEdits::scaledGearArm)
+                .filter(f -> g.armLength() * Math.abs(f - 1) >= LEAST_CHANGE)
                 .map(f -> new Remedy(
                         Phrase.of(
                                 "Use a gear arm {0} long instead of {1}",
@@ -128,7 +133,7 @@ public final class ArmMoves {
             }
             case ArmGear g -> {
                 double sweep = Math.rint(g.sweepEachWayDeg() * used * 10) / 10;
-                yield used < 1 && sweep > 0
+                yield used < 1 && sweep > 0 && sweep < g.sweepEachWayDeg()
                         ? Optional.of(new Remedy(
                                 Phrase.of(
                                         "Stop the gear's arm at {0} each way instead of {1}",
