@@ -38,6 +38,7 @@ import mildtilt.linkage.MountedOn;
 import mildtilt.linkage.RelayArm;
 import mildtilt.linkage.beam.BeamKind;
 import mildtilt.linkage.beam.LeafSprung;
+import mildtilt.linkage.beam.SidewaysKind;
 import mildtilt.solve.Goal;
 import mildtilt.steer.position.SteeringInput;
 import mildtilt.suspension.SplitLinks;
@@ -542,9 +543,21 @@ class LinkageStageTest {
                 .contains(leaves.withLeft(leaves.left()
                         .withEye(new Point(
                                 leaves.left().eye().x(), leaves.left().eye().y(), 505))));
+        choose(robot, "#choice-axle-beam-sideways", SidewaysKind.WATT_ON_AXLE.ordinal());
+        assertThat(SidewaysKind.of(app.bench
+                        .job()
+                        .axle()
+                        .orElseThrow()
+                        .beam()
+                        .orElseThrow()
+                        .sideways()))
+                .isEqualTo(SidewaysKind.WATT_ON_AXLE);
+        AppWindow.type(robot, "#field-z-left-watt-outer", "575");
         app.settle();
         app.nothingIsCutOff("the beam's points");
         robot.interact(() -> {
+            app.bench.undo();
+            app.bench.undo();
             app.bench.undo();
             app.bench.undo();
         });

@@ -45,9 +45,9 @@ public enum SidewaysKind {
             case TRACK_BAR -> new TrackBar(s.at(-0.09, 0.28, 0.05), s.at(-0.09, -0.3, 0.02));
             case WATT_ON_AXLE, WATT_ON_FRAME ->
                 new WattLinkage(
-                        new Axis(s.at(-0.09, 0, 0.06), Vector.X.direction()),
-                        new WattLinkage.Rod(s.at(-0.09, 0.28, 0.11), s.at(-0.09, 0, 0.11)),
-                        new WattLinkage.Rod(s.at(-0.09, -0.28, 0.01), s.at(-0.09, 0, 0.01)),
+                        new Axis(s.at(0.09, 0, 0.06), Vector.X.direction()),
+                        new WattLinkage.Rod(s.at(0.09, 0.24, 0.11), s.at(0.09, 0, 0.11)),
+                        new WattLinkage.Rod(s.at(0.09, -0.24, 0.01), s.at(0.09, 0, 0.01)),
                         this == WATT_ON_FRAME);
         };
     }
