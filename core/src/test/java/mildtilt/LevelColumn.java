@@ -48,7 +48,7 @@ public final class LevelColumn {
         return Job.of(
                 "ferry",
                 new Plan(
-                        new Vehicle(2400, 50, 50, 30, 30, 120, Optional.empty()),
+                        new Vehicle(2400, 50, 50, 30, 30, 120, Optional.empty(), 0),
                         Optional.of(c),
                         Optional.empty(),
                         Targets.USUAL));

@@ -143,11 +143,11 @@ final class LockClearance {
 
     private TurnGeometry turn(Configuration s) {
         AxlePose.Assembled a = s.pose().orElseThrow().assembled().orElseThrow();
-        return new TurnGeometry(
+        return TurnGeometry.of(
                 s.pose().get().steeringWheelDeg(),
                 a.left().steerDeg(),
                 a.right().steerDeg(),
-                job.vehicle().wheelbase(),
+                job.vehicle(),
                 1,
                 1);
     }

@@ -75,7 +75,8 @@ public record VehicleScale(double track, double wheelbase, double tyre) {
                 v.normalBump() * along,
                 v.normalDroop() * along,
                 v.tyreWidth() * along,
-                v.loads());
+                v.loads(),
+                v.rearSteer());
         Job sized = placed.withVehicle(vehicle)
                 .withAxle(mirrored(
                         bare.axle().orElseThrow(),

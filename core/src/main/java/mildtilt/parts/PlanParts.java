@@ -6,6 +6,7 @@ import static mildtilt.describe.Ranges.EFFICIENCY;
 import static mildtilt.describe.Ranges.FORCE;
 import static mildtilt.describe.Ranges.MARGIN;
 import static mildtilt.describe.Ranges.PERCENT;
+import static mildtilt.describe.Ranges.REAR_STEER;
 import static mildtilt.describe.Ranges.ROAD_WHEEL_ANGLE;
 import static mildtilt.describe.Ranges.ROLLING;
 import static mildtilt.describe.Ranges.SMALL_ANGLE;
@@ -91,6 +92,13 @@ public final class PlanParts {
             .usual("tyreWidth", "tyre_width_mm", new Size(TYRE_WIDTH), 150.0, "width of tread on the ground")
             .label("Tyre width")
             .may("loads", "loads", new Group<>(LOADS), "what presses the steered tyres on the ground")
+            .omits(
+                    "rearSteer",
+                    "rear_steer_times",
+                    new Size(REAR_STEER),
+                    0.0,
+                    "degrees the rear wheels steer for each degree of the front wheels' mean, + the other way")
+            .label("Rear wheels steer, times the front")
             .help("the vehicle's own sizes");
 
     private static final Part<OuterWheelTable.Row> OUTER_ROW = Part.of(OuterWheelTable.Row.class)

@@ -164,11 +164,11 @@ public record QuickFigures(
         private Optional<TurnGeometry> turn(double sw) {
             return train.pose(sw, 0, 0)
                     .assembled()
-                    .map(a -> new TurnGeometry(
+                    .map(a -> TurnGeometry.of(
                             sw,
                             a.left().steerDeg(),
                             a.right().steerDeg(),
-                            job.vehicle().wheelbase(),
+                            job.vehicle(),
                             spacing(),
                             train.requireAxle().track()));
         }

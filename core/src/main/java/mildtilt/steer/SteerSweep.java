@@ -193,11 +193,11 @@ public final class SteerSweep {
     private Optional<TurnGeometry> straightened(double sw) {
         return train.pose(sw, 0, 0)
                 .assembled()
-                .map(a -> new TurnGeometry(
+                .map(a -> TurnGeometry.of(
                         sw,
                         a.left().steerDeg() - left.steerDeg(),
                         a.right().steerDeg() - right.steerDeg(),
-                        vehicle.wheelbase(),
+                        vehicle,
                         axisSpacing,
                         track));
     }
@@ -330,7 +330,7 @@ public final class SteerSweep {
     }
 
     private TurnGeometry turn(double sw, AxlePose.Assembled a) {
-        return new TurnGeometry(sw, a.left().steerDeg(), a.right().steerDeg(), vehicle.wheelbase(), axisSpacing, track);
+        return TurnGeometry.of(sw, a.left().steerDeg(), a.right().steerDeg(), vehicle, axisSpacing, track);
     }
 
     /** Central where there is room to both sides, else to the side there is. */

@@ -79,8 +79,9 @@ enum School {
     }
 
     private static OuterWheelTable.Row row(double inner, Optional<TurnGeometry> turn) {
-        double outer = turn.map(x ->
-                        new TurnGeometry(0, inner, inner, x.wheelbase(), x.axisSpacing(), x.track()).idealOuterDeg())
+        double outer = turn.map(
+                        x -> new TurnGeometry(0, inner, inner, x.wheelbase(), x.rearSteer(), x.axisSpacing(), x.track())
+                                .idealOuterDeg())
                 .orElse(inner);
         return new OuterWheelTable.Row(inner, Math.rint(outer * 10) / 10);
     }

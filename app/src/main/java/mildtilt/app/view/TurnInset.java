@@ -15,6 +15,7 @@ import mildtilt.app.workbench.Workbench;
 import mildtilt.drawing.LabelPlacer.Box;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
+import mildtilt.steer.TurnGeometry;
 import mildtilt.steer.position.AxlePose;
 import mildtilt.suspension.KnucklePose;
 import mildtilt.units.LengthText;
@@ -64,9 +65,12 @@ final class TurnInset {
     static void draw(GraphicsContext g, Box box, Workbench bench, Function<ColorToken, Color> ink) {
         AxlePose.Assembled a = bench.pose().flatMap(AxlePose::assembled).orElseThrow();
         double wheelbase = bench.job().vehicle().wheelbase();
-        double left = centreY(a.left(), wheelbase);
-        double right = centreY(a.right(), wheelbase);
         double track = a.left().wheelCentre().y() - a.right().wheelCentre().y();
+        TurnGeometry turn = TurnGeometry.of(
+                0, a.left().steerDeg(), a.right().steerDeg(), bench.job().vehicle(), track, track);
+        double about = turn.turnsAbout();
+        double left = centreY(a.left(), about);
+        double right = centreY(a.right(), about);
         g.save();
         g.setFill(ink.apply(ColorToken.PAPER));
         g.fillRect(box.x(), box.y(), box.w(), box.h());
@@ -78,7 +82,7 @@ final class TurnInset {
         g.clip();
         double farthest = Math.max(Math.abs(left), Math.abs(right));
         double shown = Math.min(farthest, 5 * wheelbase) + track;
-        double k = Math.min((box.w() - 24) / (shown + track / 2), (box.h() - 44) / (wheelbase * 1.25));
+        double k = Math.min((box.w() - 24) / (shown + track / 2), (box.h() - 44) / (Math.max(wheelbase, about) * 1.25));
         double way = Math.signum(left + right);
         // The vehicle stands at the side away from the centre.
         double x0 = way > 0 ? box.x() + box.w() - 12 - track / 2 * k : box.x() + 12 + track / 2 * k;
@@ -86,18 +90,19 @@ final class TurnInset {
         g.setStroke(ink.apply(ColorToken.FAINT));
         g.setLineDashes(6, 3, 1, 3);
         double rear = y0 + wheelbase * k;
-        g.strokeLine(box.x(), rear, box.x() + box.w(), rear);
+        double line = y0 + about * k;
+        g.strokeLine(box.x(), line, box.x() + box.w(), line);
         g.setLineDashes();
         for (Side side : Side.values()) {
             KnucklePose p = a.knuckle(side);
             double wx = x0 - p.wheelCentre().y() * k;
             wheel(g, wx, y0, -Math.toRadians(p.steerDeg()), ink);
-            wheel(g, wx, rear, 0, ink);
+            wheel(g, wx, rear, Math.toRadians(turn.rearMeanDeg()), ink);
             double cx = x0 - (side == Side.LEFT ? left : right) * k;
             g.setStroke(ink.apply(side == Side.LEFT ? ColorToken.ACCENT : ColorToken.BEFORE));
             g.setLineWidth(1.2);
-            g.strokeLine(wx, y0, cx, rear);
-            g.strokeOval(cx - 3, rear - 3, 6, 6);
+            g.strokeLine(wx, y0, cx, line);
+            g.strokeOval(cx - 3, line - 3, 6, 6);
         }
         g.setFill(ink.apply(ColorToken.LINE));
         g.setFont(Fonts.text(12));
@@ -105,7 +110,11 @@ final class TurnInset {
         g.setTextBaseline(VPos.BOTTOM);
         String apart = LengthText.format(Math.abs(left - right), bench.lengthUnit());
         g.fillText(
-                "Wheel axes meet the rear axle " + apart + " apart", box.x() + 6, box.y() + box.h() - 3, box.w() - 12);
+                (turn.rearSteer() == 0 ? "Wheel axes meet the rear axle " : "Wheel axes meet the turning line ") + apart
+                        + " apart",
+                box.x() + 6,
+                box.y() + box.h() - 3,
+                box.w() - 12);
         g.restore();
     }
 
@@ -117,7 +126,7 @@ final class TurnInset {
         g.strokeLine(x - dx, y + dy, x + dx, y - dy);
     }
 
-    /** Where a wheel's axis meets the rear axle's line: + to the left of the centreline, mm. */
+    /** Where a wheel's axis meets the line turned about: + to the left of the centreline, mm. */
     private static double centreY(KnucklePose k, double wheelbase) {
         Point c = k.wheelCentre();
         // A wheel steered left has its axis meet that line on the left.

@@ -75,6 +75,12 @@ public record NotJudged(String matter, Element element, Phrase missing) {
         job.axle().ifPresent(g::joints);
         job.axle().ifPresent(g::travel);
         job.axle().ifPresent(g::bushes);
+        if (job.vehicle().rearSteer() != 0) {
+            g.add(
+                    "Whether the rear wheels keep to their part of the front wheels' angle, and stand straight on the road",
+                    new Element.AtTheWheel(),
+                    "the rear axle's linkage is a job of its own, turned round, with the front wheels as what steers behind");
+        }
         g.room(clearance);
         g.always();
         return List.copyOf(g.all);

@@ -202,6 +202,12 @@ final class SteerJson {
         optional(o, "ackermann_pct", t.ackermannPct());
         optional(o, "turn_radius_mm", t.turnRadius());
         optional(o, "turning_circle_kerb_to_kerb_mm", t.turningCircle());
+        if (t.rearSteer() != 0) {
+            number(o, "turns_about_mm", t.turnsAbout());
+            number(o, "rear_mean_deg", t.rearMeanDeg());
+            optional(o, "rear_inner_deg", t.rearDeg(true));
+            optional(o, "rear_outer_deg", t.rearDeg(false));
+        }
         return o;
     }
 

@@ -54,11 +54,11 @@ public final class PlateAngles {
         for (PlatePair p : sheet.plates().stream()
                 .sorted(Comparator.comparing(PlatePair::way).thenComparingDouble(PlatePair::inner))
                 .toList()) {
-            Optional<TurnGeometry> read = ahead.map(a -> new TurnGeometry(
+            Optional<TurnGeometry> read = ahead.map(a -> TurnGeometry.of(
                     0,
                     p.leftDeg(),
                     p.rightDeg(),
-                    job.vehicle().wheelbase(),
+                    job.vehicle(),
                     a.left().axisOnGround().y() - a.right().axisOnGround().y(),
                     train.requireAxle().track()));
             rows.add(new Row(

@@ -3,6 +3,7 @@ package mildtilt.steer.position;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import mildtilt.gear.RackAndPinion;
@@ -180,17 +181,54 @@ class SteeringTrainTest {
         double w = 1300;
         double l = 2400;
         double outer = Math.toDegrees(Math.atan(1 / (1 / Math.tan(Math.toRadians(inner)) + w / l)));
-        assertThat(new TurnGeometry(0, inner, outer, l, w, 1500).ackermannPct().orElseThrow())
-                .isCloseTo(100, within(1e-9));
-        assertThat(new TurnGeometry(0, -outer, -inner, l, w, 1500)
+        assertThat(new TurnGeometry(0, inner, outer, l, 0, w, 1500)
                         .ackermannPct()
                         .orElseThrow())
                 .isCloseTo(100, within(1e-9));
-        assertThat(new TurnGeometry(0, inner, inner, l, w, 1500).ackermannPct().orElseThrow())
+        assertThat(new TurnGeometry(0, -outer, -inner, l, 0, w, 1500)
+                        .ackermannPct()
+                        .orElseThrow())
+                .isCloseTo(100, within(1e-9));
+        assertThat(new TurnGeometry(0, inner, inner, l, 0, w, 1500)
+                        .ackermannPct()
+                        .orElseThrow())
                 .isZero();
-        assertThat(new TurnGeometry(0, 0.1, 0.1, l, w, 1500).turningCircle()).isEmpty();
+        assertThat(new TurnGeometry(0, 0.1, 0.1, l, 0, w, 1500).turningCircle()).isEmpty();
         // At 45 degrees both, the radius is the wheelbase.
-        assertThat(new TurnGeometry(0, 45, 45, l, w, 0).turningCircle().orElseThrow())
+        assertThat(new TurnGeometry(0, 45, 45, l, 0, w, 0).turningCircle().orElseThrow())
                 .isCloseTo(2 * Math.hypot(l, l), within(1e-6));
+    }
+
+    /** Four wheels that all stand square to the lines from one point: to the side, and behind the front axle. */
+    @Test
+    void rearSteerTurnsAboutThePointAllWheelsRollAbout() {
+        double l = 2500;
+        double w = 1400;
+        for (double back : new double[] {1250, 1800, 3400}) {
+            for (double aside : new double[] {2600, 6000, 40_000}) {
+                double inner = Math.toDegrees(Math.atan(back / (aside - w / 2)));
+                double outer = Math.toDegrees(Math.atan(back / (aside + w / 2)));
+                double mean = Math.toRadians((inner + outer) / 2);
+                double times = Math.atan(Math.tan(mean) * (l - back) / back) / mean;
+                for (TurnGeometry t : List.of(
+                        new TurnGeometry(0, inner, outer, l, times, w, 1500),
+                        new TurnGeometry(0, -outer, -inner, l, times, w, 1500))) {
+                    assertThat(t.turnsAbout()).isCloseTo(back, within(1e-9));
+                    assertThat(t.idealOuterDeg()).isCloseTo(outer, within(1e-9));
+                    assertThat(t.ackermannPct().orElseThrow()).isCloseTo(100, within(1e-6));
+                    assertThat(t.turnRadius().orElseThrow()).isCloseTo(aside, within(1e-6));
+                    assertThat(t.turningCircle().orElseThrow())
+                            .isCloseTo(2 * Math.hypot(aside + 750, back), within(1e-6));
+                    assertThat(t.rearDeg(true).orElseThrow())
+                            .isCloseTo(Math.toDegrees(Math.atan((l - back) / (aside - w / 2))), within(1e-9));
+                    assertThat(t.rearDeg(false).orElseThrow())
+                            .isCloseTo(Math.toDegrees(Math.atan((l - back) / (aside + w / 2))), within(1e-9));
+                }
+            }
+        }
+        TurnGeometry both = new TurnGeometry(0, 30, 30, l, 1, w, 1500);
+        assertThat(both.turnsAbout()).as("as far the other way: half-way").isCloseTo(l / 2, within(1e-9));
+        assertThat(new TurnGeometry(0, 1e-9, 1e-9, l, 1, w, 1500).turnsAbout()).isCloseTo(l / 2, within(1e-9));
+        assertThat(new TurnGeometry(0, 30, 30, l, 0, w, 1500).rearDeg(true)).isEmpty();
     }
 }
