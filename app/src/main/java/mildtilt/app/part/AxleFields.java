@@ -528,14 +528,13 @@ final class AxleFields {
                                 .withLoads(x.map(kg -> new Loads(
                                         kg, usual.friction(), usual.rollingResistance(), usual.efficiency())))))
                 .meaning("On both steered wheels together. Without it no effort can be worked out.")));
+        all.add(0, vehicle(v, "tyre_width_mm"));
         all.add(
-                0,
-                PartFields.one(
-                        JobPlace.WHOLE.in("vehicle"),
-                        PlanParts.VEHICLE,
-                        "tyre_width_mm",
-                        v,
-                        (j, change) -> j.withVehicle(change.apply(j.vehicle()))));
+                1,
+                vehicle(v, "rear_steer_times")
+                        .meaning(
+                                "0 where the rear wheels stay straight, 1 where they steer as far the other way as the front ones, −0.5 half "
+                                        + "as far the same way. The vehicle then turns about another point."));
         v.loads()
                 .ifPresent(l -> all.addAll(PartFields.of(
                         JobPlace.WHOLE.in("vehicle").in("loads"),
@@ -546,6 +545,15 @@ final class AxleFields {
                                 j.vehicle().withLoads(j.vehicle().loads().map(change))),
                         "front_axle_kg")));
         return all;
+    }
+
+    private static SizeField vehicle(Vehicle v, String key) {
+        return PartFields.one(
+                JobPlace.WHOLE.in("vehicle"),
+                PlanParts.VEHICLE,
+                key,
+                v,
+                (j, change) -> j.withVehicle(change.apply(j.vehicle())));
     }
 
     private static List<Side> sides(SteeredAxle axle) {
