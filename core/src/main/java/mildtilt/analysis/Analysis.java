@@ -230,7 +230,11 @@ public record Analysis(
                     headlines.against(after.headlines).stream()
                             .filter(c -> gaps || c.headline() != Headline.GAP)
                             .toList(),
-                    after.stops().filter(f -> stops().noneMatch(f::same)).toList());
+                    // Named after the parts of the changed job: this one may not have them.
+                    after.stops()
+                            .filter(f -> stops().noneMatch(f::same))
+                            .map(f -> f.titled(f.headline(changed)))
+                            .toList());
         } catch (ImpossibleGeometryException e) {
             return Effect.NONE;
         }

@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.Random;
 import mildtilt.analysis.Analysis;
 import mildtilt.analysis.Effect;
+import mildtilt.columnrange.JointBend;
 import mildtilt.geometry.Side;
 import mildtilt.io.JobFileException;
 import mildtilt.io.Numbers;
@@ -19,9 +20,11 @@ import mildtilt.io.jobfile.DemoJob;
 import mildtilt.io.jobfile.JobReader;
 import mildtilt.io.jobfile.JobWriter;
 import mildtilt.job.Job;
+import mildtilt.job.Plan;
 import mildtilt.steer.ArmMatch;
 import mildtilt.steer.SteerFigures;
 import mildtilt.units.LengthUnit;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
@@ -100,6 +103,16 @@ class RemediesTest {
                 }
             }
         }
+    }
+
+    /** What a change brings is told of parts that only the changed vehicle has. */
+    @Test
+    void whatAChangeBringsHasItsName() {
+        Job bent = DemoJob.MARSH_CARRIER.job().editColumn(c -> JointBend.withAngle(c, 0, 80));
+        Job without = bent.withPlan(new Plan(bent.vehicle(), Optional.empty(), bent.axle(), bent.targets()));
+        List<Finding> brings = Analysis.of(without).effectOf(bent).brings();
+        assertThat(brings).extracting(Finding::fault).contains(Fault.JOINT_OVER_LIMIT);
+        assertThat(brings).allMatch(f -> f.headline(without).equals(f.headline(bent)));
     }
 
     /** What either way gives of lock, whether the gear ends it or something else. */
