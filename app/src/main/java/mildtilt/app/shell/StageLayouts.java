@@ -2,7 +2,7 @@ package mildtilt.app.shell;
 
 import java.io.IOException;
 import java.io.Reader;
-import java.io.Writer;
+import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -15,6 +15,7 @@ import javafx.beans.property.SimpleDoubleProperty;
 import mildtilt.app.workbench.ViewChoice;
 import mildtilt.app.workbench.WorkStage;
 import mildtilt.app.workbench.Workbench;
+import mildtilt.io.SafeFiles;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -110,9 +111,9 @@ final class StageLayouts {
         all.setProperty("side.width", String.valueOf(Math.round(sideWidth.get())));
         try {
             Files.createDirectories(file.getParent());
-            try (Writer out = Files.newBufferedWriter(file, StandardCharsets.UTF_8)) {
-                all.store(out, null);
-            }
+            StringWriter out = new StringWriter();
+            all.store(out, null);
+            SafeFiles.replace(file, out.toString().getBytes(StandardCharsets.UTF_8));
         } catch (IOException e) {
             LOG.warn("the layout of the window can't be kept: {}", e.toString());
         }

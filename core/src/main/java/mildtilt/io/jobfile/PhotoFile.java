@@ -80,7 +80,8 @@ public final class PhotoFile {
             Path now = beside(to, name);
             if (Files.isRegularFile(old) && !Files.exists(now)) {
                 Files.createDirectories(now.getParent());
-                Files.copy(old, now);
+                // Whole or not at all: half a photo would be taken for one that is there already.
+                SafeFiles.replace(now, Files.readAllBytes(old));
             }
         }
     }
