@@ -118,7 +118,8 @@ public enum Headline {
             Unit.ANGLE,
             NEITHER,
             "What the rear axle's own linkage should reach.",
-            "Angle of the rear wheel on the inside of the turn that rolls about the same point as the front wheels; + the other way.",
+            "Angle of the rear wheel on the inside of the turn that rolls about the same point as the front wheels; "
+                    + "+ the other way.",
             steering(s -> lock(s, Side.LEFT).rearDeg(true)),
             LINKAGE),
     REAR_OUTER(
@@ -127,7 +128,8 @@ public enum Headline {
             Unit.ANGLE,
             NEITHER,
             "What the rear axle's own linkage should reach.",
-            "Angle of the rear wheel on the outside of the turn that rolls about the same point as the front wheels; + the other way.",
+            "Angle of the rear wheel on the outside of the turn that rolls about the same point as the front "
+                    + "wheels; + the other way.",
             steering(s -> lock(s, Side.LEFT).rearDeg(false)),
             LINKAGE),
     ACKERMANN(

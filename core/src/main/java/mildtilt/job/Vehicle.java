@@ -12,8 +12,8 @@ import mildtilt.withers.Withers;
  * @param normalDroop the fall that everyday driving uses, mm; within {@code droop}
  * @param tyreWidth mm
  * @param loads if known
- * @param rearSteer how many degrees the rear wheels steer, on average, for each degree the front wheels do: + the other way, 0
- *     where they stay straight
+ * @param rearSteer how many degrees the rear wheels steer, on average, for each degree the front wheels do: + the
+ *     other way, 0 where they stay straight
  */
 @Withers
 public record Vehicle(
@@ -46,8 +46,8 @@ public record Vehicle(
         }
         if (!(rearSteer >= LEAST_REAR_STEER && rearSteer <= MOST_REAR_STEER)) {
             throw new ImpossibleGeometryException(
-                    "The rear wheels can steer up to as far as the front wheels the other way (1), and up to 0.9 of it the same "
-                            + "way (−0.9).");
+                    "The rear wheels can steer up to as far as the front wheels the other way (1), and up to 0.9 of "
+                            + "it the same way (−0.9).");
         }
         if (!(tyreWidth > 0)) {
             throw new ImpossibleGeometryException("The tyre width must be above 0.");

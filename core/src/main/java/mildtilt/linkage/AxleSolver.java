@@ -52,7 +52,10 @@ public final class AxleSolver {
         rodEnds = new RodEndAngles(axle);
     }
 
-    /** The same with a beam axle wound up on its springs; empty where it is no beam, or held against that. @param noseUp rad */
+    /**
+     * The same with a beam axle wound up on its springs; empty where it is no beam, or held against that. @param
+     * noseUp rad
+     */
     public static Optional<AxleSolver> woundUp(SteeredAxle axle, double noseUp) {
         return axle.beam()
                 .flatMap(b -> b.woundUp(axle.beamDesign(), axle.track(), noseUp))

@@ -18,8 +18,8 @@ import mildtilt.geometry.ImpossibleGeometryException;
  * @param apartDeg most that caster or kingpin inclination of left and right may differ, degrees
  * @param rollSteer most that both wheels may steer for a degree of roll either way, degrees
  * @param lockApartDeg most that the inner wheel's lock to the left may differ from the one to the right, degrees
- * @param brakeSteer most that both wheels may steer for a degree that braking winds the axle up on its springs, either way,
- *     degrees
+ * @param brakeSteer most that both wheels may steer for a degree that braking winds the axle up on its springs, either
+ *     way, degrees
  */
 public record WheelGeometry(
         double casterMinDeg,
@@ -45,7 +45,8 @@ public record WheelGeometry(
         }
         if (!(scrubMax > 0 && toeDeg > 0 && apartDeg > 0 && rollSteer > 0 && lockApartDeg > 0 && brakeSteer > 0)) {
             throw new ImpossibleGeometryException(
-                    "The limits of scrub, toe, roll steer, brake steer and of what may differ from left to right must be above 0.");
+                    "The limits of scrub, toe, roll steer, brake steer and of what may differ from left to right "
+                            + "must be above 0.");
         }
     }
 }

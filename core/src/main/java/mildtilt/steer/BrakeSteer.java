@@ -19,8 +19,8 @@ public final class BrakeSteer {
     private BrakeSteer() {}
 
     /**
-     * Degrees both wheels steer on average, + to the left, for a degree that the brakes turn the axle, nose down; the steering
-     * wheel held, at ride height. Empty where the axle does not wind up, or the gear goes with it.
+     * Degrees both wheels steer on average, + to the left, for a degree that the brakes turn the axle, nose down; the
+     * steering wheel held, at ride height. Empty where the axle does not wind up, or the gear goes with it.
      */
     public static Optional<Double> perDegree(SteeredAxle axle) {
         if (axle.gearOnAxle()) {
@@ -37,8 +37,8 @@ public final class BrakeSteer {
     private static final double FAR = 150;
 
     /**
-     * How far up the drag link's end on the axle would have to go for the brakes to steer so much, whole mm; empty where there is
-     * no such place within reach.
+     * How far up the drag link's end on the axle would have to go for the brakes to steer so much, whole mm; empty
+     * where there is no such place within reach.
      *
      * @param deg wanted of {@link #perDegree}
      */

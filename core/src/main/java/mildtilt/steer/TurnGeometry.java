@@ -5,8 +5,9 @@ import mildtilt.geometry.Side;
 import mildtilt.job.Vehicle;
 
 /**
- * Both wheels turned, told apart as inner and outer by where they really point. Where the rear wheels steer as well the vehicle
- * turns about a line between both axles, and all that follows from the wheelbase follows from the way to that line.
+ * Both wheels turned, told apart as inner and outer by where they really point. Where the rear wheels steer as well
+ * the vehicle turns about a line between both axles, and all that follows from the wheelbase follows from the way to
+ * that line.
  *
  * @param steeringWheelDeg + left
  * @param leftDeg steer angle of the left wheel, + left
@@ -66,9 +67,9 @@ public record TurnGeometry(
     }
 
     /**
-     * From the front axle back to the line the vehicle turns about, mm: {@code wheelbase tan f / (tan f + tan r)}, of the mean
-     * angles in front and behind, r + the other way. It is the wheelbase where the rear wheels stay straight, half of it where
-     * they steer as far the other way, and beyond the rear axle where they steer the same way.
+     * From the front axle back to the line the vehicle turns about, mm: {@code wheelbase tan f / (tan f + tan r)}, of
+     * the mean angles in front and behind, r + the other way. It is the wheelbase where the rear wheels stay straight,
+     * half of it where they steer as far the other way, and beyond the rear axle where they steer the same way.
      */
     public double turnsAbout() {
         if (rearSteer == 0) {
@@ -81,15 +82,19 @@ public record TurnGeometry(
         return wheelbase * front / (front + Math.tan(Math.toRadians(rearMeanDeg())));
     }
 
-    /** Outer angle at which both wheels would roll about one point: cot outer = cot inner + w / way to the line turned about. */
+    /**
+     * Outer angle at which both wheels would roll about one point: cot outer = cot inner + w / way to the line turned
+     * about.
+     */
     public double idealOuterDeg() {
         double cot = 1 / Math.tan(Math.toRadians(innerDeg())) + axisSpacing / turnsAbout();
         return Math.toDegrees(Math.atan2(1, cot));
     }
 
     /**
-     * Angle of the inner or outer rear wheel that rolls about the front wheels' point, degrees, + the other way than in front;
-     * the rear steer axes as far apart as in front. None where the rear wheels stay straight, or there is no such point.
+     * Angle of the inner or outer rear wheel that rolls about the front wheels' point, degrees, + the other way than
+     * in front; the rear steer axes as far apart as in front. None where the rear wheels stay straight, or there is no
+     * such point.
      */
     public Optional<Double> rearDeg(boolean inner) {
         return rearSteer == 0

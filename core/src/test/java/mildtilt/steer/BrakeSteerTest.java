@@ -9,6 +9,7 @@ import mildtilt.analysis.Analysis;
 import mildtilt.findings.Fault;
 import mildtilt.findings.Finding;
 import mildtilt.findings.Remedy;
+import mildtilt.findings.checks.NotJudged;
 import mildtilt.geometry.Axis;
 import mildtilt.geometry.Point;
 import mildtilt.geometry.Side;
@@ -16,6 +17,7 @@ import mildtilt.geometry.Vector;
 import mildtilt.io.jobfile.DemoJob;
 import mildtilt.job.Job;
 import mildtilt.linkage.DragLink;
+import mildtilt.linkage.MountedOn;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.beam.Beam;
 import mildtilt.linkage.beam.BeamKind;
@@ -46,9 +48,9 @@ class BrakeSteerTest {
     }
 
     /**
-     * By speeds alone: the axle turns nose down about the height of its wheel centres, shifted so that its spring seats stay where
-     * they are along the springs; what that moves the drag link's end along the link, the knuckle gives back about its kingpin,
-     * and the tie rod takes the other knuckle along.
+     * By speeds alone: the axle turns nose down about the height of its wheel centres, shifted so that its spring
+     * seats stay where they are along the springs; what that moves the drag link's end along the link, the knuckle
+     * gives back about its kingpin, and the tie rod takes the other knuckle along.
      */
     private static double bySpeeds(SteeredAxle a) {
         Vector down = Vector.Y;
@@ -141,5 +143,24 @@ class BrakeSteerTest {
                 kind.usual(a.beamDesign(), a.track(), a.beam().orElseThrow().sideways()));
         assertThat(BrakeSteer.perDegree(held).isPresent())
                 .isEqualTo(kind == BeamKind.SPRINGS || kind == BeamKind.LEAF_SPRINGS);
+    }
+
+    /** Coils keep no axle from turning, and what does is not in the job: told as not judged, as is a gear that goes along. */
+    @Test
+    void whatCannotBeJudgedIsSaid() {
+        SteeredAxle hauler = BrakeSteer.drivenEndRaised(hauler(), 40);
+        Job job = DemoJob.LOG_HAULER.job().withAxle(hauler);
+        assertThat(of(job)).isPresent();
+        assertThat(notJudged(job)).noneMatch(m -> m.contains("brakes wind"));
+        Job onCoils = job.withAxle(hauler.withBeam(new Beam.Sprung(Sideways.UNAIDED)));
+        assertThat(of(onCoils)).isEmpty();
+        assertThat(notJudged(onCoils)).anyMatch(m -> m.contains("brakes wind"));
+        Job along = job.withAxle(hauler.withStatedGearOn(Optional.of(MountedOn.AXLE)));
+        assertThat(BrakeSteer.perDegree(along.axle().orElseThrow())).isEmpty();
+        assertThat(notJudged(along)).anyMatch(m -> m.contains("brakes wind"));
+    }
+
+    private static List<String> notJudged(Job job) {
+        return Analysis.of(job).notJudged().stream().map(NotJudged::matter).toList();
     }
 }

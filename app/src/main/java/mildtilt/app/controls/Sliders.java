@@ -9,8 +9,8 @@ public final class Sliders {
     private Sliders() {}
 
     /**
-     * A press that closes a menu never comes to the slider under it, but the drag after it does, and JavaFX's own slider fails
-     * on it.
+     * A press that closes a menu never comes to the slider under it, but the drag after it does, and JavaFX's own
+     * slider fails on it.
      */
     public static Slider of(double min, double max, double value) {
         Slider slider = new Slider(min, max, value);

@@ -225,8 +225,9 @@ final class AxleFields {
                         SidewaysKind.of(beam.sideways()),
                         (j, kind) -> j.editAxle(a ->
                                 a.withBeam(a.beam().orElseThrow().withSideways(kind.usual(a.beamDesign(), a.track())))))
-                .meaning(
-                        "With a track bar the axle swings sideways as it rises, and the drag link should swing with it. A Watt linkage takes it nearly straight up. It comes in usual sizes: move its points to where yours are.");
+                .meaning("With a track bar the axle swings sideways as it rises, and the drag link should swing with "
+                        + "it. A Watt linkage takes it nearly straight up. It comes in usual sizes: move "
+                        + "its points to where yours are.");
     }
 
     /** Whether an arm is one piece or two separate links. */
@@ -532,9 +533,9 @@ final class AxleFields {
         all.add(
                 1,
                 vehicle(v, "rear_steer_times")
-                        .meaning(
-                                "0 where the rear wheels stay straight, 1 where they steer as far the other way as the front ones, −0.5 half "
-                                        + "as far the same way. The vehicle then turns about another point."));
+                        .meaning("0 where the rear wheels stay straight, 1 where they steer as far the other way as "
+                                + "the front ones, −0.5 half "
+                                + "as far the same way. The vehicle then turns about another point."));
         v.loads()
                 .ifPresent(l -> all.addAll(PartFields.of(
                         JobPlace.WHOLE.in("vehicle").in("loads"),

@@ -16,6 +16,7 @@ import mildtilt.job.Job;
 import mildtilt.linkage.DragLink;
 import mildtilt.linkage.MountedOn;
 import mildtilt.linkage.SteeredAxle;
+import mildtilt.linkage.beam.LeafSprung;
 import mildtilt.rules.WheelGeometry;
 import mildtilt.steer.BrakeSteer;
 import mildtilt.steer.SteerFigures;
@@ -265,23 +266,28 @@ final class GeometryChecks {
     }
 
     private void brakeSteer(List<Finding> all) {
+        // What keeps an axle on coils from turning is not in the job: that is told as not judged.
         figures.brakeSteer()
+                .filter(_ -> axle.flatMap(SteeredAxle::beam).orElseThrow() instanceof LeafSprung)
                 .filter(r -> Math.abs(r) > usual.brakeSteer())
                 .ifPresent(r -> all.add(new Finding(
                         Fault.BRAKE_STEER,
                         Severity.LOOK,
                         new Element.DrivenRod(),
                         Phrase.of(
-                                "For every degree that the brakes wind the axle up on its springs, the wheels steer {0} to "
-                                        + "the " + (r > 0 ? "left" : "right") + "; up to {1} is usual.",
+                                "For every degree that the brakes wind the axle up on its springs, the wheels steer "
+                                        + "{0} to the " + (r > 0 ? "left" : "right") + "; up to {1} is usual.",
                                 Quantity.angle(Math.abs(r)),
                                 Quantity.angle(usual.brakeSteer())),
-                        "Soft leaf springs wind up several degrees under hard braking, and the vehicle pulls to that side just "
-                                + "then. Links, radius arms or a brake reaction rod keep the axle from it.",
+                        "Soft leaf springs wind up several degrees under hard braking, and the vehicle pulls to "
+                                + "that side just then. Links, radius arms or a brake reaction rod keep the axle from it.",
                         level(r))));
     }
 
-    /** The drag link's end on the axle brought to where it is pulled little enough, and to where it is not pulled at all. */
+    /**
+     * The drag link's end on the axle brought to where it is pulled little enough, and to where it is not pulled at
+     * all.
+     */
     private List<Remedy> level(double now) {
         return DoubleStream.of(Math.copySign(WELL_WITHIN * usual.brakeSteer(), now), 0)
                 .mapToObj(to -> BrakeSteer.drivenEndUp(axle.orElseThrow(), to))

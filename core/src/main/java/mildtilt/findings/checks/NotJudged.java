@@ -23,6 +23,8 @@ import mildtilt.linkage.Shuttle;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.beam.Bar;
 import mildtilt.linkage.beam.BarTilt;
+import mildtilt.linkage.beam.Beam;
+import mildtilt.linkage.beam.LeafSprung;
 import mildtilt.linkage.beam.WattLinkage;
 import mildtilt.linkage.corner.JointTilt;
 import mildtilt.linkage.corner.WheelTravel;
@@ -75,11 +77,13 @@ public record NotJudged(String matter, Element element, Phrase missing) {
         job.axle().ifPresent(g::joints);
         job.axle().ifPresent(g::travel);
         job.axle().ifPresent(g::bushes);
+        job.axle().ifPresent(g::windUp);
         if (job.vehicle().rearSteer() != 0) {
             g.add(
-                    "Whether the rear wheels keep to their part of the front wheels' angle, and stand straight on the road",
-                    new Element.AtTheWheel(),
-                    "the rear axle's linkage is a job of its own, turned round, with the front wheels as what steers behind");
+                    "Whether the rear wheels keep to their part of the front wheels' angle, and stand straight on "
+                            + "the road",
+                    new Element.Tyres(),
+                    "the rear axle's linkage is a job of its own, turned round");
         }
         g.room(clearance);
         g.always();
@@ -327,6 +331,20 @@ public record NotJudged(String matter, Element element, Phrase missing) {
                         "Whether an end of a Watt rod tilts too far",
                         new Element.BeamElement(),
                         "not worked out; cycle the axle by hand and look at all four");
+            }
+        }
+
+        /** What the brakes do to an axle that nothing in the job keeps from turning. */
+        void windUp(SteeredAxle axle) {
+            String matter = "Whether the brakes wind the axle up on its springs, and steer the wheels";
+            boolean leaves = axle.beam().filter(LeafSprung.class::isInstance).isPresent();
+            if (axle.beam().filter(Beam.Sprung.class::isInstance).isPresent()) {
+                add(
+                        matter,
+                        new Element.BeamElement(),
+                        "what keeps it from turning is not given; say what holds it: leaf springs, radius arms or links");
+            } else if (leaves && axle.gearOnAxle()) {
+                add(matter, new Element.BeamElement(), "not worked out where the gear is on the axle");
             }
         }
 

@@ -25,8 +25,8 @@ public record BarTilt(BeamPart part, boolean onAxle, Direction bolt, double allo
     }
 
     /**
-     * Whether a bar has such an end: springs bend, a radius arm is clamped to the axle, and the bolts of Watt rods lie as the
-     * crank's pin does.
+     * Whether a bar has such an end: springs bend, a radius arm is clamped to the axle, and the bolts of Watt rods lie
+     * as the crank's pin does.
      */
     public static boolean tilts(BeamPart part, boolean onAxle) {
         return switch (part) {

@@ -32,8 +32,8 @@ public sealed interface Beam permits Beam.Sprung, Beam.CentrePin, LeafSprung, Ra
         }
 
         /**
-         * Straight up and down, rolled about the level fore-and-aft line, then pulled sideways: by a track bar in closed
-         * form, by a Watt linkage with the beam and its crank solved as bodies.
+         * Straight up and down, rolled about the level fore-and-aft line, then pulled sideways: by a track bar in
+         * closed form, by a Watt linkage with the beam and its crank solved as bodies.
          */
         @Override
         public BeamPlacer placer(Frame design, double track) {
@@ -177,8 +177,8 @@ public sealed interface Beam permits Beam.Sprung, Beam.CentrePin, LeafSprung, Ra
     BeamPlacer placer(Frame design, double track);
 
     /**
-     * The same with the axle wound up on its springs, as brakes and drive do; empty where links, arms or a pin keep it from
-     * that.
+     * The same with the axle wound up on its springs, as brakes and drive do; empty where links, arms or a pin keep it
+     * from that.
      *
      * @param noseUp rad
      */

@@ -13,15 +13,15 @@ import mildtilt.kinematics.BodySystem;
 import mildtilt.withers.Withers;
 
 /**
- * A crank that turns on a pin, and two rods that hold its ends from either side. What one rod's swing pulls the pin to its
- * side the other pulls it back, so that the axle goes nearly straight up and down.
+ * A crank that turns on a pin, and two rods that hold its ends from either side. What one rod's swing pulls the pin to
+ * its side the other pulls it back, so that the axle goes nearly straight up and down.
  *
- * @param pin what the crank turns on, in the design position: fore and aft where the crank stands up, upright where it lies
- *     flat
+ * @param pin what the crank turns on, in the design position: fore and aft where the crank stands up, upright where it
+ *     lies flat
  * @param left the rod that goes out to the left
  * @param right the rod that goes out to the right
- * @param pinOnFrame whether the crank is on the frame and the rods go to the axle; else the crank is on the axle, and the
- *     rods go to the frame
+ * @param pinOnFrame whether the crank is on the frame and the rods go to the axle; else the crank is on the axle, and
+ *     the rods go to the frame
  */
 @Withers
 public record WattLinkage(Axis pin, Rod left, Rod right, boolean pinOnFrame)
@@ -54,8 +54,8 @@ public record WattLinkage(Axis pin, Rod left, Rod right, boolean pinOnFrame)
         double reach = arm(pin, left).norm() + arm(pin, right).norm();
         if (reach < 1 || Math.abs(hold.y()) < LEAST_HOLD * reach) {
             throw new ImpossibleGeometryException(
-                    "The Watt linkage leaves the axle free to go sideways: its two rods must meet opposite ends of the crank "
-                            + "and go out to either side.");
+                    "The Watt linkage leaves the axle free to go sideways: its two rods must meet opposite ends of "
+                            + "the crank and go out to either side.");
         }
     }
 

@@ -143,8 +143,9 @@ class BeamTest {
     }
 
     /**
-     * Level rods of one length L that meet an upright crank of halves c: as the axle rises by z the crank leans by a with
-     * {@code x (L + c sin a) = −z c (1 − cos a)} and {@code (L + c sin a)² + x² + z² + (c (1 − cos a))² = L²}, x to the side.
+     * Level rods of one length L that meet an upright crank of halves c: as the axle rises by z the crank leans by a
+     * with {@code x (L + c sin a) = −z c (1 − cos a)} and {@code (L + c sin a)² + x² + z² + (c (1 − cos a))² = L²}, x
+     * to the side.
      */
     @Test
     void wattLinkageTakesTheAxleUpAsWorkedOutByHand() {
