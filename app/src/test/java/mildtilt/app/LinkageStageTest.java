@@ -564,6 +564,24 @@ class LinkageStageTest {
         assertThat(app.bench.job().plan()).isEqualTo(DemoJob.VINE_SPRAYER.job().plan());
     }
 
+    /** Rear wheels that steer as well make the circle smaller, and what they have to reach is told. */
+    @Test
+    void rearSteerIsTypedBesideTheTyres(FxRobot robot) {
+        show(robot, DemoJob.LOG_HAULER, WorkStage.LINKAGE, new Element.Tyres());
+        double circle = now(Headline.CIRCLE);
+        AppWindow.type(robot, "#field-vehicle-rear-steer-times", "1");
+        app.settle();
+        assertThat(now(Headline.CIRCLE)).isBetween(0.5 * circle, 0.65 * circle);
+        assertThat(now(Headline.REAR_INNER)).isGreaterThan(now(Headline.REAR_OUTER));
+        Job before = app.bench.job();
+        AppWindow.type(robot, "#field-vehicle-rear-steer-times", "7");
+        assertThat(app.text(robot, "#message")).contains("rear steer times is 7", "Nothing was changed");
+        assertThat(app.bench.job()).isSameAs(before);
+        robot.interact(() -> app.bench.undo());
+        app.settle();
+        assertThat(now(Headline.CIRCLE)).isEqualTo(circle);
+    }
+
     private void show(FxRobot robot, DemoJob demo, WorkStage stage, Element element) {
         robot.interact(() -> app.bench.open(demo.job(), Optional.empty()));
         app.settle();

@@ -83,7 +83,7 @@ public final class Ranges {
     public static final Range SCRUB = Range.of("scrub", 0.1, 1000, "of a steer axis beside its tyre, on the ground");
     public static final Range BOLT_CIRCLE = Range.of("bolt circle", 0, 500, "of a bracket; 0 for none");
     public static final Range ROLL_STEER = Range.of("roll steer", 0.001, 100, "degrees of steer for one of roll");
-    public static final Range REAR_STEER = Range.of("rear steer", -0.9, 1, "degrees of rear steer for one in front");
+    public static final Range REAR_STEER = Range.of("rear steer", -0.9, 2.5, "degrees of rear steer for one in front");
     public static final Range BRAKE_STEER =
             Range.of("brake steer", 0.001, 100, "degrees of steer for one of the axle's wind-up");
     public static final Range INTO_ANOTHER = Range.of("into another", 0, 1500, "how far one piece goes into another");

@@ -31,7 +31,7 @@ public record Vehicle(
     public static final double USUAL_NORMAL_PART = 0.4;
 
     public static final double LEAST_REAR_STEER = -0.9;
-    public static final double MOST_REAR_STEER = 1;
+    public static final double MOST_REAR_STEER = 2.5;
 
     /** @throws ImpossibleGeometryException naming the size that can't be */
     public Vehicle {
@@ -46,8 +46,8 @@ public record Vehicle(
         }
         if (!(rearSteer >= LEAST_REAR_STEER && rearSteer <= MOST_REAR_STEER)) {
             throw new ImpossibleGeometryException(
-                    "The rear wheels can steer up to as far as the front wheels the other way (1), and up to 0.9 of "
-                            + "it the same way (−0.9).");
+                    "The rear wheels can steer up to 2.5 times as far as the front wheels the other way, and up to 0.9 "
+                            + "times the same way (−0.9).");
         }
         if (!(tyreWidth > 0)) {
             throw new ImpossibleGeometryException("The tyre width must be above 0.");

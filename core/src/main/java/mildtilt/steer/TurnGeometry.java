@@ -41,6 +41,8 @@ public record TurnGeometry(
     /** Below this inner angle neither Ackermann nor a turning circle means anything, degrees. */
     private static final double SMALLEST = 0.5;
 
+    private static final double FARTHEST = 80;
+
     /** Below this mean angle the line turned about is where it tends to, degrees. */
     private static final double STRAIGHT = 1e-6;
 
@@ -61,9 +63,12 @@ public record TurnGeometry(
         return turned() == Side.LEFT ? rightDeg : -leftDeg;
     }
 
-    /** The mean angle of the rear wheels, degrees, + to the right: the other way than the front wheels' +. */
+    /**
+     * The mean angle of the rear wheels, degrees, + to the right: the other way than the front wheels' +. No wheel steers
+     * farther than 80.
+     */
     public double rearMeanDeg() {
-        return rearSteer * meanDeg();
+        return Math.clamp(rearSteer * meanDeg(), -FARTHEST, FARTHEST);
     }
 
     /**
@@ -130,8 +135,12 @@ public record TurnGeometry(
                 / 2);
     }
 
-    /** Kerb to kerb, of the outer front wheel: 2 · sqrt((R + track/2)² + way to the line turned about²), mm. */
+    /**
+     * Kerb to kerb, mm: 2 · sqrt((R + track/2)² + way from the line turned about²), of the outer wheel of the axle that is
+     * farther from it; both tracks alike.
+     */
     public Optional<Double> turningCircle() {
-        return turnRadius().map(r -> 2 * Math.hypot(r + track / 2, turnsAbout()));
+        double way = Math.max(turnsAbout(), wheelbase - turnsAbout());
+        return turnRadius().map(r -> 2 * Math.hypot(r + track / 2, way));
     }
 }

@@ -11,6 +11,7 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.stage.Stage;
 import mildtilt.app.WindowExtension;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
@@ -21,10 +22,19 @@ class SlidersTest {
 
     private final Slider slider = Sliders.of(0, 10, 5);
 
+    private Stage own;
+
     @Start
     void open(Stage stage) {
-        stage.setScene(new Scene(slider, 300, 40));
-        stage.show();
+        // The stage that is given here keeps its size for the tests after.
+        own = new Stage();
+        own.setScene(new Scene(slider, 300, 40));
+        own.show();
+    }
+
+    @AfterEach
+    void close(FxRobot robot) {
+        robot.interact(own::close);
     }
 
     private static void fire(Node at, EventType<MouseEvent> type, double x) {

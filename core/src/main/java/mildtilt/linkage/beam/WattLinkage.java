@@ -42,7 +42,7 @@ public record WattLinkage(Axis pin, Rod left, Rod right, boolean pinOnFrame)
         }
     }
 
-    /** Of what two equal rods on the same end would hold sideways, and none at all, how much is asked for. */
+    /** Of what the rods could hold if they pulled straight across at the ends of the crank, the least that holds an axle. */
     private static final double LEAST_HOLD = 0.05;
 
     /** @throws ImpossibleGeometryException if it would leave the axle free to go sideways */
