@@ -20,12 +20,13 @@ import org.testfx.framework.junit5.Start;
 @ExtendWith(WindowExtension.class)
 class SlidersTest {
 
-    private final Slider slider = Sliders.of(0, 10, 5);
+    private Slider slider;
 
     private Stage own;
 
     @Start
     void open(Stage stage) {
+        slider = Sliders.of(0, 10, 5);
         // The stage that is given here keeps its size for the tests after.
         own = new Stage();
         own.setScene(new Scene(slider, 300, 40));
