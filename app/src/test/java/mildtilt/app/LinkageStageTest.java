@@ -564,7 +564,7 @@ class LinkageStageTest {
         assertThat(app.bench.job().plan()).isEqualTo(DemoJob.VINE_SPRAYER.job().plan());
     }
 
-    /** Rear wheels that steer as well make the circle smaller, and what they have to reach is told. */
+    /** Rear wheels that steer as well make the circle smaller, and their angles at lock have figures. */
     @Test
     void rearSteerIsTypedBesideTheTyres(FxRobot robot) {
         show(robot, DemoJob.LOG_HAULER, WorkStage.LINKAGE, new Element.Tyres());

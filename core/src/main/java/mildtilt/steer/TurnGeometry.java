@@ -64,8 +64,8 @@ public record TurnGeometry(
     }
 
     /**
-     * The mean angle of the rear wheels, degrees, + to the right: the other way than the front wheels' +. No wheel steers
-     * farther than 80.
+     * The mean angle of the rear wheels, degrees, + to the right: the other way than the front wheels' +. No wheel
+     * steers farther than 80.
      */
     public double rearMeanDeg() {
         return Math.clamp(rearSteer * meanDeg(), -FARTHEST, FARTHEST);
@@ -136,8 +136,8 @@ public record TurnGeometry(
     }
 
     /**
-     * Kerb to kerb, mm: 2 · sqrt((R + track/2)² + way from the line turned about²), of the outer wheel of the axle that is
-     * farther from it; both tracks alike.
+     * Kerb to kerb, mm: 2 · sqrt((R + track/2)² + way from the line turned about²), of the outer wheel of the axle that
+     * is farther from it; both tracks alike.
      */
     public Optional<Double> turningCircle() {
         double way = Math.max(turnsAbout(), wheelbase - turnsAbout());

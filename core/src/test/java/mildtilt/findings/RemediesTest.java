@@ -105,7 +105,7 @@ class RemediesTest {
         }
     }
 
-    /** What a change brings is told of parts that only the changed vehicle has. */
+    /** A finding that a change brings has a name even where only the changed vehicle has the part. */
     @Test
     void whatAChangeBringsHasItsName() {
         Job bent = DemoJob.MARSH_CARRIER.job().editColumn(c -> JointBend.withAngle(c, 0, 80));

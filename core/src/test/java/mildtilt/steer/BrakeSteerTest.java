@@ -145,7 +145,7 @@ class BrakeSteerTest {
                 .isEqualTo(kind == BeamKind.SPRINGS || kind == BeamKind.LEAF_SPRINGS);
     }
 
-    /** Coils keep no axle from turning, and what does is not in the job: told as not judged, as is a gear that goes along. */
+    /** Coils keep no axle from turning, and what does is not in the job; a gear on the axle goes along. */
     @Test
     void whatCannotBeJudgedIsSaid() {
         SteeredAxle hauler = BrakeSteer.drivenEndRaised(hauler(), 40);

@@ -266,7 +266,7 @@ final class GeometryChecks {
     }
 
     private void brakeSteer(List<Finding> all) {
-        // What keeps an axle on coils from turning is not in the job: that is told as not judged.
+        // What keeps an axle on coils from turning is not in the job: NotJudged says so.
         figures.brakeSteer()
                 .filter(_ -> axle.flatMap(SteeredAxle::beam).orElseThrow() instanceof LeafSprung)
                 .filter(r -> Math.abs(r) > usual.brakeSteer())
@@ -280,7 +280,7 @@ final class GeometryChecks {
                                 Quantity.angle(Math.abs(r)),
                                 Quantity.angle(usual.brakeSteer())),
                         "Soft leaf springs wind up several degrees under hard braking, and the vehicle pulls to "
-                                + "that side just then. Links, radius arms or a brake reaction rod keep the axle from it.",
+                                + "that side just then. Links, radius arms or a brake reaction rod prevent it.",
                         level(r))));
     }
 

@@ -342,7 +342,7 @@ public record NotJudged(String matter, Element element, Phrase missing) {
                 add(
                         matter,
                         new Element.BeamElement(),
-                        "what keeps it from turning is not given; say what holds it: leaf springs, radius arms or links");
+                        "what keeps it from turning is not given; choose leaf springs, radius arms or links");
             } else if (leaves && axle.gearOnAxle()) {
                 add(matter, new Element.BeamElement(), "not worked out where the gear is on the axle");
             }

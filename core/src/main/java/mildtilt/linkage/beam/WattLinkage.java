@@ -42,7 +42,7 @@ public record WattLinkage(Axis pin, Rod left, Rod right, boolean pinOnFrame)
         }
     }
 
-    /** Of what the rods could hold if they pulled straight across at the ends of the crank, the least that holds an axle. */
+    /** Least hold, as a part of what rods straight across at the crank's ends would have. */
     private static final double LEAST_HOLD = 0.05;
 
     /** @throws ImpossibleGeometryException if it would leave the axle free to go sideways */
