@@ -265,6 +265,15 @@ public record SteeredAxle(
                 : Optional.empty();
     }
 
+    /** The drag link's end on what it drives farther up; the same without a drag link. @param up mm */
+    public SteeredAxle withDrivenEndRaised(double up) {
+        return linkage.points(this).stream()
+                .filter(p -> p.which() == LinkagePoint.Which.DRIVEN)
+                .findFirst()
+                .map(p -> p.moved().apply(p.at().plus(new Vector(0, 0, up))))
+                .orElse(this);
+    }
+
     public SteeredAxle withBeam(Beam b) {
         return withBeam(Optional.of(b));
     }

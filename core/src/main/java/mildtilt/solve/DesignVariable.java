@@ -10,7 +10,6 @@ import mildtilt.geometry.Vector;
 import mildtilt.job.Job;
 import mildtilt.linkage.BellCrank;
 import mildtilt.linkage.KnuckleArm;
-import mildtilt.linkage.LinkagePoint;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.linkage.beam.Beam;
 import mildtilt.linkage.beam.TrackBar;
@@ -116,12 +115,7 @@ public enum DesignVariable {
                                 }));
                     case DRAG_ARM_LENGTH ->
                         KnuckleEdits.changed(job, KnuckleArm.DRAG_LINK, new KnuckleChange(amount, 0, 0, 0, 0));
-                    case DRAG_POINT_HEIGHT ->
-                        job.editAxle(a -> a.linkage().points(a).stream()
-                                .filter(p -> p.which() == LinkagePoint.Which.DRIVEN)
-                                .findFirst()
-                                .map(p -> p.moved().apply(p.at().plus(new Vector(0, 0, amount))))
-                                .orElse(a));
+                    case DRAG_POINT_HEIGHT -> job.editAxle(a -> a.withDrivenEndRaised(amount));
                     case TRACK_BAR_HEIGHT ->
                         job.editAxle(a -> a.beam()
                                 .flatMap(b -> b.trackBar()

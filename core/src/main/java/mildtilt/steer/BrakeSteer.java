@@ -1,9 +1,7 @@
 package mildtilt.steer;
 
 import java.util.Optional;
-import mildtilt.geometry.Vector;
 import mildtilt.linkage.AxleSolver;
-import mildtilt.linkage.LinkagePoint;
 import mildtilt.linkage.SteeredAxle;
 import mildtilt.suspension.KnucklePose;
 
@@ -46,8 +44,8 @@ public final class BrakeSteer {
         double up = 0;
         double step = 5;
         for (int i = 0; i < 5; i++) {
-            Optional<Double> here = perDegree(drivenEndRaised(axle, up));
-            Optional<Double> there = perDegree(drivenEndRaised(axle, up + step));
+            Optional<Double> here = perDegree(axle.withDrivenEndRaised(up));
+            Optional<Double> there = perDegree(axle.withDrivenEndRaised(up + step));
             if (here.isEmpty() || there.isEmpty() || there.get().equals(here.get())) {
                 return Optional.empty();
             }
@@ -57,15 +55,6 @@ public final class BrakeSteer {
             }
         }
         return Optional.of(Math.rint(up)).filter(whole -> whole != 0);
-    }
-
-    /** With the drag link's end on the axle elsewhere; itself without a drag link. @param up mm */
-    public static SteeredAxle drivenEndRaised(SteeredAxle axle, double up) {
-        return axle.linkage().points(axle).stream()
-                .filter(p -> p.which() == LinkagePoint.Which.DRIVEN)
-                .findFirst()
-                .map(p -> p.moved().apply(p.at().plus(new Vector(0, 0, up))))
-                .orElse(axle);
     }
 
     private static Optional<Double> meanDeg(SteeredAxle axle, double noseUpDeg) {

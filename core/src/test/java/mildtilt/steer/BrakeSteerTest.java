@@ -24,6 +24,7 @@ import mildtilt.linkage.beam.BeamKind;
 import mildtilt.linkage.beam.Leaf;
 import mildtilt.linkage.beam.LeafSprung;
 import mildtilt.linkage.beam.Sideways;
+import mildtilt.linkage.beam.TrackBar;
 import mildtilt.suspension.Knuckle;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -89,7 +90,7 @@ class BrakeSteerTest {
         SteeredAxle tender = DemoJob.BOG_TENDER.job().axle().orElseThrow();
         for (SteeredAxle a : List.of(
                 hauler,
-                BrakeSteer.drivenEndRaised(hauler, 60),
+                hauler.withDrivenEndRaised(60),
                 hauler.withBeam(new Beam.Sprung(Sideways.UNAIDED)),
                 hauler.withBeam(((LeafSprung) hauler.beam().orElseThrow())
                         .withLeft(
@@ -105,27 +106,25 @@ class BrakeSteerTest {
     void linkEndAtTheRightHeightIsNotPulled() {
         SteeredAxle hauler = hauler();
         double up = BrakeSteer.drivenEndUp(hauler, 0).orElseThrow();
-        assertThat(Math.abs(BrakeSteer.perDegree(BrakeSteer.drivenEndRaised(hauler, up))
-                        .orElseThrow()))
+        assertThat(Math.abs(BrakeSteer.perDegree(hauler.withDrivenEndRaised(up)).orElseThrow()))
                 .isLessThan(0.01);
         assertThat(up).isEqualTo(Math.rint(up));
         double part = BrakeSteer.drivenEndUp(hauler, -0.1).orElseThrow();
-        assertThat(BrakeSteer.perDegree(BrakeSteer.drivenEndRaised(hauler, part))
-                        .orElseThrow())
+        assertThat(BrakeSteer.perDegree(hauler.withDrivenEndRaised(part)).orElseThrow())
                 .isCloseTo(-0.1, within(0.005));
     }
 
     @Test
     void findingIsCuredByItsRemedy() {
         Job hauler = DemoJob.LOG_HAULER.job();
-        SteeredAxle pulled = BrakeSteer.drivenEndRaised(hauler(), 40);
+        SteeredAxle pulled = hauler().withDrivenEndRaised(40);
         Job job = hauler.withAxle(pulled);
-        Finding told = of(job).orElseThrow();
-        assertThat(told.remedies()).hasSize(2);
-        for (Remedy r : told.remedies()) {
+        Finding found = of(job).orElseThrow();
+        assertThat(found.remedies()).hasSize(2);
+        for (Remedy r : found.remedies()) {
             assertThat(of(r.edit().apply(job))).isEmpty();
         }
-        assertThat(told.what().toString()).contains("brakes wind the axle up");
+        assertThat(found.what().toString()).contains("brakes wind the axle up");
     }
 
     private static Optional<Finding> of(Job job) {
@@ -148,7 +147,7 @@ class BrakeSteerTest {
     /** Coils keep no axle from turning, and what does is not in the job; a gear on the axle goes along. */
     @Test
     void whatCannotBeJudgedIsSaid() {
-        SteeredAxle hauler = BrakeSteer.drivenEndRaised(hauler(), 40);
+        SteeredAxle hauler = hauler().withDrivenEndRaised(40);
         Job job = DemoJob.LOG_HAULER.job().withAxle(hauler);
         assertThat(of(job)).isPresent();
         assertThat(notJudged(job)).noneMatch(m -> m.contains("brakes wind"));
@@ -162,5 +161,15 @@ class BrakeSteerTest {
 
     private static List<String> notJudged(Job job) {
         return Analysis.of(job).notJudged().stream().map(NotJudged::matter).toList();
+    }
+
+    /** An upright track bar holds the axle at ride height alone: the rest of the figures stand. */
+    @Test
+    void uprightTrackBarLeavesTheOtherFigures() {
+        SteeredAxle upright =
+                hauler().withBeam(new Beam.Sprung(new TrackBar(new Point(-90, 300, 600), new Point(-90, 300, 400))));
+        assertThat(BrakeSteer.perDegree(upright)).isEmpty();
+        assertThat(Analysis.of(DemoJob.LOG_HAULER.job().withAxle(upright)).steer())
+                .isPresent();
     }
 }

@@ -17,7 +17,8 @@ import javafx.stage.Stage;
 import javafx.stage.Window;
 
 /**
- * The guide in a window of its own, which may stay open during the work: the questions on the left, the page beside them.
+ * The guide in a window of its own, which may stay open during the work: the questions on the left, the page
+ * beside them.
  */
 public final class GuideWindow {
 

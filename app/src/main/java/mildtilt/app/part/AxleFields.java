@@ -148,8 +148,6 @@ final class AxleFields {
                                                             kind.usual(a.beamDesign(), a.track(), b.sideways()))))
                                             .meaning(
                                                     "What takes the axle fore and aft, sideways and in twist. Another one comes in usual sizes: move its points to where yours are.")));
-        }
-        if (element instanceof Element.BeamElement) {
             axle.beam().ifPresent(b -> {
                 List<SidewaysKind> kinds = SidewaysKind.thatHold(b, axle.beamDesign(), axle.track());
                 if (kinds.size() > 1) {

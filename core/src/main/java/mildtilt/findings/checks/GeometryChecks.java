@@ -297,7 +297,7 @@ final class GeometryChecks {
                         Phrase.of(
                                 (up > 0 ? "Raise" : "Lower") + " the drag link's end on the axle by {0}",
                                 Quantity.length(Math.abs(up))),
-                        j -> j.editAxle(a -> BrakeSteer.drivenEndRaised(a, up))))
+                        j -> j.editAxle(a -> a.withDrivenEndRaised(up))))
                 .toList();
     }
 }

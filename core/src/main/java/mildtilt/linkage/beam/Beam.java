@@ -61,22 +61,28 @@ public sealed interface Beam permits Beam.Sprung, Beam.CentrePin, LeafSprung, Ra
         /** About the line through the wheel centres. */
         @Override
         public Optional<BeamPlacer> woundUp(Frame design, double track, double noseUp) {
-            return Optional.of(asBody(design, track, noseUp));
+            try {
+                return Optional.of(asBody(design, track, noseUp));
+            } catch (ImpossibleGeometryException e) {
+                // An upright track bar holds at ride height alone: the closed form still has a pose there.
+                return Optional.empty();
+            }
         }
 
         /** The same by the general solver. */
         HeldBeam asBody(Frame design, double track, double noseUp) {
             return new HeldBeam(
-                    design,
-                    track,
-                    (s, beam, lean) -> {
-                        s.held(beam, design.origin(), Vector.X.direction())
-                                // Nose up is left-handed about the vehicle's left.
-                                .drivenSquare(Vector.X, Vector.Y.direction(), lean, beam, Vector.Z)
-                                .square(Body.FRAME, Vector.X, beam, Vector.Y);
-                        sideways.hold(s, beam, design.origin());
-                    },
-                    (_, _) -> -noseUp);
+                            design,
+                            track,
+                            (s, beam, lean) -> {
+                                s.held(beam, design.origin(), Vector.X.direction())
+                                        // Nose up is left-handed about the vehicle's left.
+                                        .drivenSquare(Vector.X, Vector.Y.direction(), lean, beam, Vector.Z)
+                                        .square(Body.FRAME, Vector.X, beam, Vector.Y);
+                                sideways.hold(s, beam, design.origin());
+                            },
+                            (_, _) -> -noseUp)
+                    .checked("What should hold the axle sideways leaves it free: it must run across the vehicle.");
         }
 
         /** Until the track bar is as long as it is: a line met with a sphere. */
